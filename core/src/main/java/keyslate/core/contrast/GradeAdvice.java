@@ -1,0 +1,109 @@
+package keyslate.core.contrast;
+
+import keyslate.core.quantity.Check;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Grade;
+import keyslate.core.quantity.Stops;
+
+/** The grade and time that a negative asks for, from the two times read off one strip. */
+public final class GradeAdvice {
+    /** What the strip says; a result and not an error when no grade reaches. */
+    public sealed interface Outcome permits Reached, TooHard, TooSoft {
+        /** Stops by which the first true black comes later (positive) or earlier than the whites hold. */
+        Stops blacksLate();
+
+        /** R the negative needs between its white and its black. */
+        double neededRange();
+    }
+
+    /**
+     * Some grade puts both tones right.
+     *
+     * @param exactGrade the place on the scale
+     * @param filter the filter of the set nearest to it
+     * @param time the time that keeps the whites with that filter
+     */
+    public record Reached(Stops blacksLate, double neededRange, Grade exactGrade, GradeFilter filter, ExposureTime time)
+            implements Outcome {}
+
+    /** Even the hardest filter leaves the blacks late: short development, a thin negative or a flat subject. */
+    public record TooHard(Stops blacksLate, double neededRange, GradeFilter filter, ExposureTime time)
+            implements Outcome {}
+
+    /** Even the softest filter blocks up: hold back, burn or split. */
+    public record TooSoft(Stops blacksLate, double neededRange, GradeFilter filter, ExposureTime time)
+            implements Outcome {}
+
+    private GradeAdvice() {}
+
+    /** CON-06: R needed = R(g) + 100·log10(t_whites/t_blacks). Blacks late asks for a harder grade. */
+    public static double neededRange(Grade now, ExposureTime whites, ExposureTime blacks) {
+        return GradeScale.isoRangeOf(now) + 100 * Math.log10(whites.inSeconds() / blacks.inSeconds());
+    }
+
+    /**
+     * The grade from one strip: {@link #neededRange}, the nearest filter, and the time that keeps the whites where they
+     * held (CON-05 at net 0.04).
+     */
+    public static Outcome fromStrip(
+            VariableContrastPaper paper, GradeFilter now, ExposureTime whites, ExposureTime blacks) {
+        double needed = neededRange(now.grade(), whites, blacks);
+        Stops late = blacks.stopsFrom(whites);
+        if (GradeScale.reaches(needed)) {
+            Grade exact = GradeScale.gradeOf(needed);
+            GradeFilter filter = GradeFilter.nearest(exact);
+            return new Reached(late, needed, exact, filter, held(paper, now, filter, whites));
+        }
+        if (needed < GradeScale.isoRangeOf(GradeFilter.G5.grade())) {
+            return new TooHard(late, needed, GradeFilter.G5, held(paper, now, GradeFilter.G5, whites));
+        }
+        return new TooSoft(late, needed, GradeFilter.G00, held(paper, now, GradeFilter.G00, whites));
+    }
+
+    /** The time that keeps a highlight (net {@code heldNet}) from one filter to another. */
+    public static ExposureTime held(
+            VariableContrastPaper paper, GradeFilter from, GradeFilter to, ExposureTime time, double heldNet) {
+        return time.times(paper.pivotFactor(from.grade(), to.grade(), heldNet));
+    }
+
+    private static ExposureTime held(VariableContrastPaper paper, GradeFilter from, GradeFilter to, ExposureTime time) {
+        return held(paper, from, to, time, VariableContrastPaper.HIGHLIGHT_NET);
+    }
+
+    /** The exact grade and time for two net densities other than the ISO points. */
+    public record Exact(double negativeLogRange, double neededRange, Grade grade, ExposureTime time) {}
+
+    /**
+     * CON-07: the negative's log range = log10(t_high/t_shadow) + [x_g(D_shadow) − x_g(D_high)]; the grade whose curve spans
+     * it between the two densities, and the time that keeps the highlight.
+     */
+    public static Exact exact(
+            VariableContrastPaper paper,
+            Grade now,
+            ExposureTime high,
+            ExposureTime shadow,
+            double highNet,
+            double shadowNet) {
+        if (highNet >= shadowNet) {
+            throw Check.outOfRange("densities", "the shadow's density must be above the highlight's");
+        }
+        double ratio = paper.lightAt(now).ratio();
+        double range = Math.log10(high.inSeconds() / shadow.inSeconds())
+                + paper.logBlueFor(shadowNet, ratio)
+                - paper.logBlueFor(highNet, ratio);
+        double low = paper.ratioForRange(GradeScale.isoRangeOf(Grade.of(5)));
+        double top = paper.ratioForRange(GradeScale.isoRangeOf(Grade.of(-1)));
+        if (range < span(paper, low, highNet, shadowNet) || range > span(paper, top, highNet, shadowNet)) {
+            throw Check.outOfRange("grade", "no grade from 00 to 5 spans this negative");
+        }
+        double found =
+                keyslate.core.numeric.Bisection.solve(r -> span(paper, r, highNet, shadowNet), range, low, top, 50);
+        double isoRange = Math.max(40, Math.min(170, paper.isoRange(found)));
+        Grade grade = GradeScale.gradeOf(isoRange);
+        return new Exact(range, isoRange, grade, high.times(paper.pivotFactor(now, grade, highNet)));
+    }
+
+    private static double span(VariableContrastPaper paper, double ratio, double highNet, double shadowNet) {
+        return paper.logBlueFor(shadowNet, ratio) - paper.logBlueFor(highNet, ratio);
+    }
+}

@@ -1,0 +1,158 @@
+package keyslate.core.contrast;
+
+import java.util.EnumMap;
+import java.util.Map;
+import keyslate.core.numeric.Bisection;
+import keyslate.core.numeric.LinearTable;
+import keyslate.core.quantity.Check;
+import keyslate.core.quantity.Grade;
+
+/**
+ * Variable-contrast paper: three blue-sensitive emulsions of one contrast that differ in green speed.
+ *
+ * <p>CON-02: net density = A/3 · Σ_i Σ_k w_k / (1 + h_ik^−s), h_ik = H_B + H_G·10^(−o_i + (k − 2)·spread), i = 1..3, k =
+ * 0..4. In blue light all three act alike (hard), in green they separate (soft). H in the paper's own unit: 0.5 units of
+ * blue at equal speeds give net 0.6.
+ *
+ * <p>All parameters are generic (docs/formulas/contrast.md); mid-speed, range and the direction of every effect are
+ * dependable, detail of toe and shoulder below about 0.05 D is not.
+ */
+public final class VariableContrastPaper {
+    /** Densities are quoted above this paper white. */
+    public static final double PAPER_WHITE = 0.06;
+    /** Largest net density. */
+    public static final double NET_MAXIMUM = 2.05;
+    /** Net density of the tone at which whites just hold: the highlight point of ISO 6846. */
+    public static final double HIGHLIGHT_NET = 0.04;
+    /** Net density of the first true black: the shadow point of ISO 6846, 0.9 of the maximum. */
+    public static final double SHADOW_NET = 0.9 * NET_MAXIMUM;
+    /** Net density at which filters are matched in speed. */
+    public static final double SPEED_NET = 0.6;
+    /** log10(green/blue) of white light without a filter. */
+    public static final double WHITE_LIGHT_RATIO = 0.745;
+
+    /** The lamp without any filter: the reference of the paper's unit of light. */
+    public static final FilterLight WHITE_LIGHT = new FilterLight(0, WHITE_LIGHT_RATIO);
+
+    private static final double STEEPNESS = 7.0;
+    private static final double[] OFFSETS = {0, 0.62, 1.24};
+    private static final double SPREAD = 0.21;
+    private static final double[] NODE_WEIGHTS = {1 / 16.0, 4 / 16.0, 6 / 16.0, 4 / 16.0, 1 / 16.0};
+    private static final double SPEED_LOG_TIME = -0.300;
+    private static final double LOWEST_RATIO = -8;
+    private static final double HIGHEST_RATIO = 8;
+    private static final LinearTable SPEED_LOSS = LinearTable.of(new double[][] {{-1, 0}, {3.5, 0}, {4, 1}, {5, 1}});
+
+    private final Map<GradeFilter, FilterLight> filters = new EnumMap<>(GradeFilter.class);
+    private final double[] greenFactors = new double[OFFSETS.length * NODE_WEIGHTS.length];
+
+    /**
+     * What a filter lets through, per second of the lamp.
+     *
+     * @param blueLog log10 of blue exposure per second
+     * @param greenLog log10 of green exposure per second
+     */
+    public record FilterLight(double blueLog, double greenLog) {
+        /** log10(green/blue), the one number that sets the contrast. */
+        public double ratio() {
+            return greenLog - blueLog;
+        }
+    }
+
+    /** The generic paper of the model. */
+    public VariableContrastPaper() {
+        for (int i = 0; i < OFFSETS.length; i++) {
+            for (int k = 0; k < NODE_WEIGHTS.length; k++) {
+                greenFactors[i * NODE_WEIGHTS.length + k] = Math.pow(10, -OFFSETS[i] + (k - 2) * SPREAD);
+            }
+        }
+    }
+
+    /** CON-02: net density for linear blue and green exposures, each 0 or more. */
+    public double netDensity(double blue, double green) {
+        Check.notNegative("blue exposure", blue, "");
+        Check.notNegative("green exposure", green, "");
+        double sum = 0;
+        for (int n = 0; n < greenFactors.length; n++) {
+            double h = blue + green * greenFactors[n];
+            if (h > 0) {
+                sum += NODE_WEIGHTS[n % NODE_WEIGHTS.length] / (1 + Math.pow(h, -STEEPNESS));
+            }
+        }
+        return NET_MAXIMUM / OFFSETS.length * sum;
+    }
+
+    /** Net density at log10 blue exposure {@code logBlue} and log10(green/blue) {@code ratio}. */
+    public double netDensityAt(double logBlue, double ratio) {
+        return netDensity(Math.pow(10, logBlue), Math.pow(10, logBlue + ratio));
+    }
+
+    /** log10 blue exposure for a net density at a ratio, by bisection; net between 0 and the maximum, both excluded. */
+    public double logBlueFor(double net, double ratio) {
+        if (!(Check.finite("net density", net) > 0 && net < NET_MAXIMUM)) {
+            throw Check.outOfRange("net density", "this paper has net densities between 0 and " + NET_MAXIMUM);
+        }
+        return Bisection.solve(x -> netDensityAt(x, ratio), net, -12, 5, 70);
+    }
+
+    /** CON-03: ISO range of a light, R = 100·[x(0.9A) − x(0.04)]. */
+    public double isoRange(double ratio) {
+        Check.within("log green/blue", ratio, LOWEST_RATIO, HIGHEST_RATIO, "");
+        return 100 * (logBlueFor(SHADOW_NET, ratio) - logBlueFor(HIGHLIGHT_NET, ratio));
+    }
+
+    /** The ratio that gives an R; refuses what no light reaches. */
+    public double ratioForRange(double isoRange) {
+        Check.finite("ISO range", isoRange);
+        double hardest = isoRange(LOWEST_RATIO);
+        double softest = isoRange(HIGHEST_RATIO);
+        if (isoRange < hardest || isoRange > softest) {
+            throw Check.outOfRange(
+                    "ISO range",
+                    "this paper reaches R " + Math.round(hardest) + " to " + Math.round(softest) + ", R "
+                            + Math.round(isoRange) + " is needed");
+        }
+        return Bisection.solve(this::isoRange, isoRange, LOWEST_RATIO, HIGHEST_RATIO, 50);
+    }
+
+    /**
+     * CON-04: what the filter of a grade lets through, speed-matched at net 0.6: the same time from 00 to 3½, twice the time
+     * from 4 on.
+     */
+    public FilterLight lightAt(Grade grade) {
+        double ratio = ratioForRange(GradeScale.isoRangeOf(grade));
+        double logTime = SPEED_LOG_TIME + Math.log10(2) * SPEED_LOSS.at(grade.onScale());
+        double blue = logBlueFor(SPEED_NET, ratio) - logTime;
+        return new FilterLight(blue, blue + ratio);
+    }
+
+    /** {@link #lightAt} for a filter of the set, kept once computed. */
+    public synchronized FilterLight lightThrough(GradeFilter filter) {
+        return filters.computeIfAbsent(filter, f -> lightAt(f.grade()));
+    }
+
+    /** log10 of the time for a net density at a grade, in the paper's own unit of light. */
+    public double logTimeFor(double net, Grade grade) {
+        FilterLight light = lightAt(grade);
+        return logBlueFor(net, light.ratio()) - light.blueLog();
+    }
+
+    /** Net density at a grade after log10 time {@code logTime}. */
+    public double netDensityAtGrade(Grade grade, double logTime) {
+        FilterLight light = lightAt(grade);
+        return netDensityAt(Check.finite("log time", logTime) + light.blueLog(), light.ratio());
+    }
+
+    /**
+     * CON-05: the factor of time from one grade to another that holds one tone, 10^(x_to(D) − x_from(D)). From 2 to 4 it is
+     * 2.79 for a highlight of D 0.16 and 1.15 for a shadow of D 1.60: a factor is right at one tone only.
+     *
+     * @param heldNet net density of the tone that is held
+     */
+    public double pivotFactor(Grade from, Grade to, double heldNet) {
+        if (from.equals(to)) {
+            return 1;
+        }
+        return Math.pow(10, logTimeFor(heldNet, to) - logTimeFor(heldNet, from));
+    }
+}

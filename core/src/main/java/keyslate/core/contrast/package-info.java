@@ -1,0 +1,2 @@
+/** Grades, filters and the variable-contrast paper model; may use quantity and numeric. */
+package keyslate.core.contrast;

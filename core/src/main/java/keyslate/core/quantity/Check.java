@@ -1,0 +1,82 @@
+package keyslate.core.quantity;
+
+import java.util.Locale;
+import keyslate.core.quantity.QuantityException.Kind;
+
+/** The checks that every quantity shares; each returns the value, with −0.0 made 0.0. */
+public final class Check {
+    private Check() {}
+
+    /** Any finite number. */
+    public static double finite(String parameter, double value) {
+        if (!Double.isFinite(value)) {
+            throw new QuantityException(Kind.NOT_A_NUMBER, parameter, parameter + " must be a number, was " + value);
+        }
+        return value + 0.0;
+    }
+
+    /** A finite number above 0. */
+    public static double positive(String parameter, double value, String unit) {
+        finite(parameter, value);
+        if (value <= 0) {
+            throw new QuantityException(
+                    Kind.NOT_POSITIVE,
+                    parameter,
+                    parameter + " must be more than 0" + unit(unit) + ", was " + shown(value) + unit(unit));
+        }
+        return value;
+    }
+
+    /** A finite number of 0 or more. */
+    public static double notNegative(String parameter, double value, String unit) {
+        finite(parameter, value);
+        if (value < 0) {
+            throw new QuantityException(
+                    Kind.NEGATIVE,
+                    parameter,
+                    parameter + " must be 0" + unit(unit) + " or more, was " + shown(value) + unit(unit));
+        }
+        return value + 0.0;
+    }
+
+    /** A finite number from {@code low} to {@code high}, both allowed. */
+    public static double within(String parameter, double value, double low, double high, String unit) {
+        finite(parameter, value);
+        if (value < low || value > high) {
+            throw new QuantityException(
+                    Kind.OUT_OF_RANGE,
+                    parameter,
+                    parameter + " must be from " + shown(low) + " to " + shown(high) + unit(unit) + ", was "
+                            + shown(value) + unit(unit));
+        }
+        return value + 0.0;
+    }
+
+    /** A whole number from {@code low} to {@code high}, both allowed. */
+    public static int count(String parameter, int value, int low, int high) {
+        return (int) within(parameter, value, low, high, "");
+    }
+
+    /** Valid input without a solution. */
+    public static QuantityException infeasible(String parameter, String message) {
+        return new QuantityException(Kind.INFEASIBLE, parameter, message);
+    }
+
+    /** A value outside what a table or a formula covers. */
+    public static QuantityException outOfRange(String parameter, String message) {
+        return new QuantityException(Kind.OUT_OF_RANGE, parameter, message);
+    }
+
+    private static String unit(String unit) {
+        return unit.isEmpty() ? "" : " " + unit;
+    }
+
+    static String shown(double value) {
+        String text = value == Math.rint(value) && Math.abs(value) < 1e9
+                ? String.format(Locale.ROOT, "%.0f", value)
+                : String.format(Locale.ROOT, "%.4g", value)
+                        .replaceAll("0+$", "")
+                        .replaceAll("\\.$", "");
+        return text.replace('-', '−');
+    }
+}

@@ -1,0 +1,52 @@
+package keyslate.core.size;
+
+import keyslate.core.quantity.Check;
+import keyslate.core.quantity.Length;
+import keyslate.core.quantity.Magnification;
+
+/**
+ * How the negative fits the free part of the sheet.
+ *
+ * <p>SIZ-01: fill: m = max(PW/NW, PH/NH), the sheet is covered and a part of the negative is lost; whole picture: m =
+ * min(…), nothing is lost and white is left on two sides. Crop on the negative = min(negative, print/m).
+ *
+ * @param magnification m
+ * @param cropWidth used width of the negative
+ * @param cropHeight used height of the negative
+ * @param imageWidth width of the picture on paper
+ * @param imageHeight height of the picture on paper
+ * @param lostFraction share of the negative's area that does not print, 0 to under 1
+ */
+public record PrintFit(
+        Magnification magnification,
+        Length cropWidth,
+        Length cropHeight,
+        Length imageWidth,
+        Length imageHeight,
+        double lostFraction) {
+    /** The two ways to meet a sheet of another shape. */
+    public enum Way {
+        WHOLE_PICTURE,
+        FILL_SHEET
+    }
+
+    /** Fits a negative to the free area {@code paperWidth} × {@code paperHeight} inside the borders. */
+    public static PrintFit of(
+            Length negativeWidth, Length negativeHeight, Length paperWidth, Length paperHeight, Way way) {
+        double nw = Check.positive("negative width", negativeWidth.inMm(), "mm");
+        double nh = Check.positive("negative height", negativeHeight.inMm(), "mm");
+        double pw = Check.positive("print width", paperWidth.inMm(), "mm");
+        double ph = Check.positive("print height", paperHeight.inMm(), "mm");
+        double m = way == Way.FILL_SHEET ? Math.max(pw / nw, ph / nh) : Math.min(pw / nw, ph / nh);
+        double cropW = Math.min(nw, pw / m);
+        double cropH = Math.min(nh, ph / m);
+        double lost = Math.max(0, 1 - cropW * cropH / (nw * nh));
+        return new PrintFit(
+                Magnification.of(m),
+                Length.ofMm(cropW),
+                Length.ofMm(cropH),
+                Length.ofMm(cropW * m),
+                Length.ofMm(cropH * m),
+                lost < 1e-12 ? 0 : lost);
+    }
+}

@@ -1,0 +1,98 @@
+package keyslate.store;
+
+import com.zaxxer.hikari.HikariConfig;
+import com.zaxxer.hikari.HikariDataSource;
+import java.nio.file.Path;
+import java.util.function.Supplier;
+import org.flywaydb.core.Flyway;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.datasource.DataSourceTransactionManager;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * The one data file. A single writer, so that writes never contend; a few readers that may only read. Every commit is on
+ * the disk before it is acknowledged (WAL, synchronous FULL).
+ */
+public final class Database implements AutoCloseable {
+    public static final String FILE_NAME = "key-slate.db";
+    private static final int READERS = 3;
+
+    private final HikariDataSource writer;
+    private final HikariDataSource reader;
+    private final JdbcClient writing;
+    private final JdbcClient reading;
+    private final TransactionTemplate transactions;
+
+    private Database(HikariDataSource writer, HikariDataSource reader) {
+        this.writer = writer;
+        this.reader = reader;
+        this.writing = client(writer);
+        this.reading = client(reader);
+        this.transactions = new TransactionTemplate(new DataSourceTransactionManager(writer));
+    }
+
+    /** Opens, and where needed makes or migrates, the data file in an existing folder. */
+    public static Database open(Path folder) {
+        String url = "jdbc:sqlite:" + folder.resolve(FILE_NAME).toAbsolutePath();
+        HikariDataSource writer = pool(url, 1, false);
+        try {
+            Flyway.configure(Database.class.getClassLoader())
+                    .dataSource(writer)
+                    .locations("classpath:db/migration")
+                    .load()
+                    .migrate();
+            return new Database(writer, pool(url, READERS, true));
+        } catch (RuntimeException e) {
+            writer.close();
+            throw e;
+        }
+    }
+
+    /** For statements; inside {@link #inTransaction} the writer's, else a reader's. */
+    public JdbcClient sql() {
+        return TransactionSynchronizationManager.isActualTransactionActive() ? writing : reading;
+    }
+
+    /** All or nothing. */
+    public <T> T inTransaction(Supplier<T> work) {
+        return transactions.execute(status -> work.get());
+    }
+
+    /** All or nothing, without a result. */
+    public void inTransaction(Runnable work) {
+        transactions.executeWithoutResult(status -> work.run());
+    }
+
+    @Override
+    public void close() {
+        reader.close();
+        writer.close();
+    }
+
+    private static JdbcClient client(HikariDataSource pool) {
+        JdbcTemplate template = new JdbcTemplate(pool);
+        template.setExceptionTranslator(new SqliteErrors());
+        return JdbcClient.create(template);
+    }
+
+    private static HikariDataSource pool(String url, int size, boolean readOnly) {
+        HikariConfig config = new HikariConfig();
+        config.setJdbcUrl(url);
+        config.setPoolName(readOnly ? "readers" : "writer");
+        config.setMaximumPoolSize(size);
+        config.setMinimumIdle(1);
+        config.setMaxLifetime(0);
+        config.addDataSourceProperty("journal_mode", "WAL");
+        config.addDataSourceProperty("synchronous", "FULL");
+        config.addDataSourceProperty("foreign_keys", "true");
+        config.addDataSourceProperty("busy_timeout", "5000");
+        if (readOnly) {
+            config.setConnectionInitSql("pragma query_only=1");
+        } else {
+            config.addDataSourceProperty("transaction_mode", "IMMEDIATE");
+        }
+        return new HikariDataSource(config);
+    }
+}

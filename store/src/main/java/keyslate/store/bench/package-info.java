@@ -1,0 +1,2 @@
+/** Equipment, paper and baths: simple records of what stands in the darkroom. */
+package keyslate.store.bench;

@@ -1,0 +1,2 @@
+/** SQLite by hand: opening the one data file, migrations, transactions, and the driver's errors in plain words. */
+package keyslate.store;
