@@ -71,9 +71,6 @@ public record LampLag(double inSeconds) {
     public static ExposureTime firstOrderToSet(ExposureTime received, double riseSeconds, double afterglowSeconds) {
         double high = received.inSeconds() + 2 * riseSeconds + 1;
         return ExposureTime.ofSeconds(Bisection.solve(
-                t -> firstOrderReceivedSeconds(t, riseSeconds, afterglowSeconds),
-                received.inSeconds(),
-                0,
-                high));
+                t -> firstOrderReceivedSeconds(t, riseSeconds, afterglowSeconds), received.inSeconds(), 0, high));
     }
 }

@@ -116,7 +116,10 @@ final class Adapters {
             entry(
                     "grade_change_factor",
                     r -> PAPER.pivotFactor(Grade.of(r.number(0)), Grade.of(r.number(1)), net(r.number(2)))),
-            entry("burn_seconds", r -> LocalChange.ofStops(Check.notNegative("burn", r.number(1), "stops")).secondsOn(s(r, 0))),
+            entry(
+                    "burn_seconds",
+                    r -> LocalChange.ofStops(Check.notNegative("burn", r.number(1), "stops"))
+                            .secondsOn(s(r, 0))),
             entry("dodge_seconds", r -> -LocalChange.ofStops(-r.number(1)).secondsOn(s(r, 0))),
             entry(
                     "stops_from_percent",
@@ -282,14 +285,13 @@ final class Adapters {
     }
 
     private static Object filter(Row r) {
-        VariableContrastPaper.FilterLight light = light(r);        return Map.of("b", light.blueLog(), "g", light.greenLog(), "r", light.ratio());
+        VariableContrastPaper.FilterLight light = light(r);
+        return Map.of("b", light.blueLog(), "g", light.greenLog(), "r", light.ratio());
     }
 
     /** No grade in the table means the lamp without a filter. */
     private static VariableContrastPaper.FilterLight light(Row r) {
-        return r.args().get(0).isNull()
-                ? VariableContrastPaper.WHITE_LIGHT
-                : PAPER.lightAt(Grade.of(r.number(0)));
+        return r.args().get(0).isNull() ? VariableContrastPaper.WHITE_LIGHT : PAPER.lightAt(Grade.of(r.number(0)));
     }
 
     private static double density(Row r) {

@@ -40,7 +40,43 @@ public record Recipe(
             String filter,
             double baseSeconds,
             String baseSource,
-            String baseBecause) {}
+            String baseBecause) {
+        /** The same set-up with another time. */
+        public Setup withTime(double seconds, String source, String because) {
+            return new Setup(
+                    enlargerId,
+                    lensId,
+                    apertureMark,
+                    paperId,
+                    sheetWidthMm,
+                    sheetHeightMm,
+                    borderMm,
+                    fit,
+                    cropPlace,
+                    filter,
+                    seconds,
+                    source,
+                    because);
+        }
+
+        /** The same set-up with another filter. */
+        public Setup withFilter(String label) {
+            return new Setup(
+                    enlargerId,
+                    lensId,
+                    apertureMark,
+                    paperId,
+                    sheetWidthMm,
+                    sheetHeightMm,
+                    borderMm,
+                    fit,
+                    cropPlace,
+                    label,
+                    baseSeconds,
+                    baseSource,
+                    baseBecause);
+        }
+    }
 
     /** The next test strip; a null centre follows the base exposure, a null place is chosen by computation. */
     public record Strip(
@@ -52,5 +88,10 @@ public record Recipe(
             String direction,
             double patchMm,
             double breadthMm,
-            Double place) {}
+            Double place) {
+        /** The same strip about the base exposure. */
+        public Strip followingBase() {
+            return new Strip(kind, null, stepStops, stepSeconds, patches, direction, patchMm, breadthMm, place);
+        }
+    }
 }

@@ -18,7 +18,8 @@ public final class SheetRepository {
     }
 
     public Optional<Sheet> find(String id) {
-        return list(Sheet.class, "SELECT * FROM sheet WHERE id = ?", id).stream().findFirst();
+        return list(Sheet.class, "SELECT * FROM sheet WHERE id = ?", id).stream()
+                .findFirst();
     }
 
     /** Sheets whose exposure was begun and not ended. */
@@ -34,8 +35,7 @@ public final class SheetRepository {
     }
 
     public List<LampRecord> lampOf(String sheetId) {
-        return list(
-                LampRecord.class, "SELECT * FROM lamp WHERE sheet_id = ? ORDER BY burst_place, attempt", sheetId);
+        return list(LampRecord.class, "SELECT * FROM lamp WHERE sheet_id = ? ORDER BY burst_place, attempt", sheetId);
     }
 
     public List<Decision> decisionsOf(String slateId) {

@@ -120,8 +120,13 @@ public final class SlateRepository {
         }
     }
 
+    public Optional<Recipe> findRecipe(String id) {
+        return recipes("WHERE id = ?", id).stream().findFirst();
+    }
+
+    /** A recipe that something stored points at, so that it must be there. */
     public Recipe recipe(String id) {
-        return recipes("WHERE id = ?", id).get(0);
+        return findRecipe(id).orElseThrow();
     }
 
     /** Every recipe a slate ever had, oldest first. */

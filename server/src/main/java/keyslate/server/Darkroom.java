@@ -1,0 +1,52 @@
+package keyslate.server;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.store.Database;
+import keyslate.store.bench.StoresRepository;
+import keyslate.store.negative.RollRepository;
+import keyslate.store.slate.SheetRepository;
+import keyslate.store.slate.SlateRepository;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.context.annotation.Bean;
+
+/** The application's parts. */
+@SpringBootApplication
+public class Darkroom {
+    @Bean
+    Clock clock() {
+        return Clock.systemUTC();
+    }
+
+    @Bean(destroyMethod = "close")
+    Database database(@Value("${keyslate.data}") String folder) {
+        return Database.open(Path.of(folder));
+    }
+
+    @Bean
+    RollRepository rollRepository(Database database) {
+        return new RollRepository(database);
+    }
+
+    @Bean
+    StoresRepository storesRepository(Database database) {
+        return new StoresRepository(database);
+    }
+
+    @Bean
+    SlateRepository slateRepository(Database database) {
+        return new SlateRepository(database);
+    }
+
+    @Bean
+    SheetRepository sheetRepository(Database database) {
+        return new SheetRepository(database);
+    }
+
+    @Bean
+    VariableContrastPaper variableContrastPaper() {
+        return new VariableContrastPaper();
+    }
+}

@@ -1,0 +1,90 @@
+package keyslate.server;
+
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.Map;
+import keyslate.server.benchmark.Bench;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.web.server.PortInUseException;
+
+/** The start: {@code --data DIR}, {@code --port N}, {@code --demo}, {@code --clock-speed X}, or {@code bench}. */
+public final class KeySlate {
+    private static final int DEFAULT_PORT = 8420;
+    private static final int FAILED = 1;
+
+    private KeySlate() {}
+
+    public static void main(String[] args) throws Exception {
+        System.setProperty("java.awt.headless", "true");
+        if (args.length > 0 && "bench".equals(args[0])) {
+            Bench.run(args.length > 1 && "--json".equals(args[1]));
+            return;
+        }
+        Map<String, String> settings = settings(args);
+        String problem = DataFolder.problem(Path.of(settings.get("keyslate.data")));
+        if (problem != null) {
+            fail(problem);
+        }
+        SpringApplication application = new SpringApplication(Darkroom.class);
+        application.setRegisterShutdownHook(true);
+        try {
+            application.run(asArguments(settings));
+        } catch (RuntimeException e) {
+            for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+                if (cause instanceof PortInUseException) {
+                    fail("Port " + settings.get("server.port")
+                            + " is taken by another program. Name another one with --port.");
+                }
+                if (cause instanceof keyslate.store.StorageException) {
+                    fail(cause.getMessage());
+                }
+            }
+            throw e;
+        }
+        System.out.println("Key Slate is open at http://localhost:" + settings.get("server.port")
+                + "  (Ctrl-C closes it)");
+    }
+
+    /** Settings as the arguments that outrank every file. */
+    public static String[] asArguments(Map<String, String> settings) {
+        return settings.entrySet().stream()
+                .map(e -> "--" + e.getKey() + "=" + e.getValue())
+                .toArray(String[]::new);
+    }
+
+    private static void fail(String message) {
+        System.err.println("Key Slate cannot start. " + message);
+        System.exit(FAILED);
+    }
+
+    private static Map<String, String> settings(String[] args) {
+        Map<String, String> settings = new HashMap<>();
+        settings.put("server.port", Integer.toString(DEFAULT_PORT));
+        settings.put("keyslate.data", Path.of(System.getProperty("user.home"), "key-slate").toString());
+        for (int i = 0; i < args.length; i++) {
+            switch (args[i]) {
+                case "--demo" -> settings.put("keyslate.demo", "true");
+                case "--data" -> settings.put("keyslate.data", value(args, ++i));
+                case "--port" -> settings.put("server.port", number(args, ++i, 1, 65535));
+                case "--clock-speed" -> settings.put("keyslate.clock-speed", number(args, ++i, 1, 1000));
+                default -> fail("It does not know “" + args[i] + "”. ./slate help lists what it knows.");
+            }
+        }
+        return settings;
+    }
+
+    private static String value(String[] args, int i) {
+        if (i >= args.length) {
+            fail(args[i - 1] + " needs a value.");
+        }
+        return args[i];
+    }
+
+    private static String number(String[] args, int i, int low, int high) {
+        String text = value(args, i);
+        if (!text.matches("\\d{1,6}") || Integer.parseInt(text) < low || Integer.parseInt(text) > high) {
+            fail(args[i - 1] + " needs a number from " + low + " to " + high + ", was “" + text + "”.");
+        }
+        return text;
+    }
+}

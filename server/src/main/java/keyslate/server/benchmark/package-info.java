@@ -1,0 +1,2 @@
+/** Figures that ./slate bench prints. */
+package keyslate.server.benchmark;

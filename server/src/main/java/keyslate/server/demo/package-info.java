@@ -1,0 +1,2 @@
+/** Kiln Yard: the demo data. */
+package keyslate.server.demo;

@@ -1,0 +1,2 @@
+/** Judging a print and the next recipe. */
+package keyslate.server.judge;

@@ -1,0 +1,77 @@
+package keyslate.server.negative;
+
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import keyslate.core.darkroom.FilmCurve;
+import keyslate.core.darkroom.Raster;
+import keyslate.core.darkroom.ToneEncoding;
+import keyslate.store.negative.Frame;
+import keyslate.store.negative.Picture;
+import keyslate.store.negative.RollRepository;
+import org.springframework.stereotype.Component;
+
+/** The negatives in use, decoded once; the least recently used leaves first. */
+@Component
+public class Negatives {
+    private static final int KEPT = 12;
+    private static final double WHITE_PERCENTILE = 0.985;
+    private static final double WHITE_SHOWN = 0.80;
+
+    private final RollRepository rolls;
+    private final Map<String, Raster> scenes = kept();
+    private final Map<String, Raster> negatives = kept();
+
+    Negatives(RollRepository rolls) {
+        this.rolls = rolls;
+    }
+
+    /** Densities of the negative; empty when the frame was never scanned. */
+    public synchronized Optional<Raster> negative(Frame frame) {
+        return Optional.ofNullable(frame.pictureId())
+                .map(id -> negatives.computeIfAbsent(id, key -> FilmCurve.negativeOf(scene(key), 0)));
+    }
+
+    /** The positive of a frame as a JPEG, at most {@code side} pixels long, its brightest tones made nearly white. */
+    public synchronized Optional<byte[]> positive(Frame frame, int side) {
+        return Optional.ofNullable(frame.pictureId()).map(id -> {
+            Raster scene = scene(id).reducedTo(side);
+            double gain = WHITE_SHOWN / Math.max(1e-3, percentile(scene.samples(), WHITE_PERCENTILE));
+            byte[] grey = new byte[scene.samples().length];
+            for (int i = 0; i < grey.length; i++) {
+                grey[i] = (byte) ToneEncoding.encode(shoulder(scene.samples()[i] * gain));
+            }
+            return PictureFiles.greyJpeg(grey, scene.width(), scene.height());
+        });
+    }
+
+    /** Keeps what is brighter than the white from clipping: straight to 0.7, then levelling towards 1. */
+    private static double shoulder(double light) {
+        return light < 0.7 ? light : 1 - 0.3 * Math.exp(-(light - 0.7) / 0.3);
+    }
+
+    private Raster scene(String pictureId) {
+        return scenes.computeIfAbsent(pictureId, id -> {
+            Picture picture = rolls.picture(id).orElseThrow();
+            return PictureFiles.toScene(rolls.pictureBytes(id).orElseThrow(), picture.encoding());
+        });
+    }
+
+    private static double percentile(float[] samples, double share) {
+        float[] sorted = samples.clone();
+        Arrays.sort(sorted);
+        return sorted[(int) (share * (sorted.length - 1))];
+    }
+
+    private static <V> Map<String, V> kept() {
+        return new LinkedHashMap<>(KEPT, 0.75f, true) {
+            private static final long serialVersionUID = 1L;
+
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<String, V> eldest) {
+                return size() > KEPT;
+            }
+        };
+    }
+}

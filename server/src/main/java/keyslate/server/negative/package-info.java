@@ -1,0 +1,2 @@
+/** Rolls, frames and their pictures. */
+package keyslate.server.negative;

@@ -1,0 +1,2 @@
+/** The application: its start, its beans, and one package per station of the work. */
+package keyslate.server;

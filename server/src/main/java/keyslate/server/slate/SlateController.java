@@ -1,0 +1,93 @@
+package keyslate.server.slate;
+
+import java.net.URI;
+import java.time.Duration;
+import keyslate.core.quantity.Check;
+import keyslate.server.negative.PictureFiles;
+import keyslate.server.slate.SlateRequests.AtVersion;
+import keyslate.server.slate.SlateRequests.NewSlate;
+import keyslate.server.slate.SlateRequests.RecipeChange;
+import keyslate.server.slate.SlateViews.SlateView;
+import keyslate.server.web.NotFoundException;
+import keyslate.store.slate.Recipe;
+import keyslate.store.slate.Slate;
+import keyslate.store.slate.SlateRepository;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PatchMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Slates: make, look, edit, undo, preview. */
+@RestController
+@RequestMapping("/api/slates")
+class SlateController {
+    private final SlateService service;
+    private final SlateAssembler assembler;
+    private final SlateRepository slates;
+    private final Rigs rigs;
+    private final PreviewRenderer preview;
+
+    SlateController(
+            SlateService service,
+            SlateAssembler assembler,
+            SlateRepository slates,
+            Rigs rigs,
+            PreviewRenderer preview) {
+        this.service = service;
+        this.assembler = assembler;
+        this.slates = slates;
+        this.rigs = rigs;
+        this.preview = preview;
+    }
+
+    @PostMapping
+    ResponseEntity<SlateView> create(@RequestBody NewSlate asked) {
+        Slate slate = service.create(asked);
+        return ResponseEntity.created(URI.create("/api/slates/" + slate.id())).body(assembler.view(slate));
+    }
+
+    @GetMapping("/{id}")
+    SlateView get(@PathVariable String id) {
+        return assembler.view(service.find(id));
+    }
+
+    @PatchMapping("/{id}/recipe")
+    SlateView edit(@PathVariable String id, @RequestBody RecipeChange change) {
+        return assembler.view(service.edit(id, change));
+    }
+
+    @PostMapping("/{id}/undo")
+    SlateView undo(@PathVariable String id, @RequestBody AtVersion at) {
+        return assembler.view(service.undo(id, at.version()));
+    }
+
+    @PostMapping("/{id}/redo")
+    SlateView redo(@PathVariable String id, @RequestBody AtVersion at) {
+        return assembler.view(service.redo(id, at.version()));
+    }
+
+    /** The computed print of a recipe of this slate; a recipe never changes, so its preview may be kept a while. */
+    @GetMapping(path = "/{id}/preview", produces = MediaType.IMAGE_JPEG_VALUE)
+    ResponseEntity<byte[]> preview(
+            @PathVariable String id,
+            @RequestParam String recipe,
+            @RequestParam(defaultValue = "true") boolean local,
+            @RequestParam(defaultValue = "960") int side) {
+        Recipe asked = slates.findRecipe(recipe)
+                .filter(r -> r.slateId().equals(id))
+                .orElseThrow(NotFoundException.of("recipe"));
+        int pixels = Check.count("side", side, 16, PictureFiles.WORKING_SIDE);
+        byte[] jpeg = preview.jpeg(rigs.of(asked), local, pixels)
+                .orElseThrow(() -> new NotFoundException("This frame was never scanned, so there is nothing to preview."));
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.maxAge(Duration.ofMinutes(5)).cachePrivate())
+                .body(jpeg);
+    }
+}

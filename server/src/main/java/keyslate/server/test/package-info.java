@@ -1,0 +1,2 @@
+/** The test strip: its plan, and its reading. */
+package keyslate.server.test;

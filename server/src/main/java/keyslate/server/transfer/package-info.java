@@ -1,0 +1,2 @@
+/** Slates in and out as JSON. */
+package keyslate.server.transfer;

@@ -1,0 +1,113 @@
+package keyslate.server.web;
+
+import java.net.URI;
+import java.util.List;
+import java.util.stream.Collectors;
+import keyslate.core.quantity.QuantityException;
+import keyslate.store.StorageException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.exc.MismatchedInputException;
+
+/** Every failure as a problem document (RFC 9457) with a stable code and the fields that are wrong. */
+@RestControllerAdvice
+class Problems extends ResponseEntityExceptionHandler {
+    private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> refused(RefusedException e) {
+        return problem(HttpStatus.UNPROCESSABLE_CONTENT, "refused", "That cannot be set", e.getMessage(), e.errors());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> quantity(QuantityException e) {
+        FieldErrors.FieldError error =
+                new FieldErrors.FieldError("", e.kind().code(), e.getMessage());
+        return problem(
+                HttpStatus.UNPROCESSABLE_CONTENT, "refused", "That cannot be set", e.getMessage(), List.of(error));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> conflict(ConflictException e) {
+        return problem(HttpStatus.CONFLICT, e.code(), "Changed meanwhile", e.getMessage(), List.of());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> notFound(NotFoundException e) {
+        return problem(HttpStatus.NOT_FOUND, "not-found", "Not here", e.getMessage(), List.of());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> storage(StorageException e) {
+        LOG.error("The data file cannot be written", e);
+        return problem(HttpStatus.INSUFFICIENT_STORAGE, "storage", "Not saved", e.getMessage(), List.of());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> unexpected(RuntimeException e) {
+        LOG.error("Unexpected failure", e);
+        return problem(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "unexpected",
+                "Something went wrong",
+                "Nothing was changed. The details are in the log of the program.",
+                List.of());
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException e,
+            org.springframework.http.HttpHeaders headers,
+            org.springframework.http.HttpStatusCode status,
+            org.springframework.web.context.request.WebRequest request) {
+        if (e.getCause() instanceof MismatchedInputException mismatch) {
+            String pointer = pointer(mismatch);
+            FieldErrors.FieldError error =
+                    new FieldErrors.FieldError(pointer, "E_TYPE", expected(mismatch.getTargetType()));
+            ProblemDetail detail =
+                    detail(HttpStatus.UNPROCESSABLE_CONTENT, "refused", "That cannot be set", error.message());
+            detail.setProperty("errors", List.of(error));
+            return new ResponseEntity<>(detail, HttpStatus.UNPROCESSABLE_CONTENT);
+        }
+        ProblemDetail detail = detail(
+                HttpStatus.BAD_REQUEST, "not-json", "Not readable", "The request is not the JSON that belongs here.");
+        return new ResponseEntity<>(detail, HttpStatus.BAD_REQUEST);
+    }
+
+    private static String expected(Class<?> type) {
+        boolean number = type != null && (Number.class.isAssignableFrom(type) || type.isPrimitive());
+        return number ? "a number belongs here" : "this does not belong here";
+    }
+
+    private static String pointer(MismatchedInputException e) {
+        return e.getPath().stream()
+                .map((JacksonException.Reference r) ->
+                        "/" + (r.getPropertyName() != null ? r.getPropertyName() : r.getIndex()))
+                .collect(Collectors.joining());
+    }
+
+    private static ResponseEntity<ProblemDetail> problem(
+            HttpStatus status, String code, String title, String text, List<FieldErrors.FieldError> errors) {
+        ProblemDetail detail = detail(status, code, title, text);
+        if (!errors.isEmpty()) {
+            detail.setProperty("errors", errors);
+        }
+        return new ResponseEntity<>(detail, status);
+    }
+
+    private static ProblemDetail detail(HttpStatus status, String code, String title, String text) {
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(status, text);
+        detail.setTitle(title);
+        detail.setType(URI.create("urn:key-slate:problem:" + code));
+        detail.setProperty("code", code);
+        return detail;
+    }
+}
