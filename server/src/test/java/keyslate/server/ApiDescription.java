@@ -33,10 +33,9 @@ class ApiDescription {
     OpenApiCustomizer nullableFromRecords() {
         Map<String, Class<?>> records = new HashMap<>();
         for (Class<?> holder : HOLDERS) {
-            for (Class<?> type : holder.getDeclaredClasses()) {
-                records.put(type.getSimpleName(), type);
-            }
+            register(records, holder);
         }
+        register(records, classNamed("keyslate.server.local.LocalChangeController"));
         return api -> {
             api.setServers(List.of(new Server().url("/")));
             api.getInfo().title("Key Slate").version("1");
@@ -46,6 +45,22 @@ class ApiDescription {
                 }
             });
         };
+    }
+
+    private static void register(Map<String, Class<?>> records, Class<?> holder) {
+        for (Class<?> type : holder.getDeclaredClasses()) {
+            if (type.isRecord()) {
+                records.put(type.getSimpleName(), type);
+            }
+        }
+    }
+
+    private static Class<?> classNamed(String name) {
+        try {
+            return Class.forName(name);
+        } catch (ClassNotFoundException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     private static void require(Schema<?> schema, Class<?> type) {

@@ -117,14 +117,14 @@ class DemoData implements ApplicationRunner {
         judge(print, 0, 0, "Window bare, left rack too heavy.");
         areas(
                 slate.id(),
-                area("window", "Window", ellipse(0.5, 0.405, 0.17, 0.10), 0.06, 1, "00", "card with a hole"),
+                area("window", "Window", ellipse(0.495, 0.472, 0.155, 0.11), 0.06, 1, "00", "card with a hole"),
                 area("left-rack", "Left rack", ellipse(0.13, 0.52, 0.16, 0.2), 0.12, -0.5, null, "wand, 6 cm disc"));
     }
 
     private void shelfAccepted(String frameId) {
         Slate slate = slate(frameId, "Shelf by the window", "Porcelain must glow, basalt stay black.");
         Sheet strip = expose(slate.id(), "STRIP");
-        read(strip, 1.5, 0.5);
+        read(strip, 2, 1);
         Sheet first = expose(slate.id(), "PRINT");
         judge(first, 1.0 / 6, 0, "A touch light in the tall vase.");
         Sheet second = expose(slate.id(), "PRINT");
@@ -133,9 +133,9 @@ class DemoData implements ApplicationRunner {
 
     private void kilnOnEasel(String frameId) {
         Slate slate = slate(frameId, "Kiln under cloud", "Sky heavy, brick warm, the door must stay open.");
-        slates.edit(slate.id(), RecipeChange.ofAperture(version(slate.id()), 22));
+        slates.edit(slate.id(), RecipeChange.ofAperture(version(slate.id()), 16));
         Sheet strip = expose(slate.id(), "STRIP");
-        read(strip, 1.5, 1);
+        read(strip, 2, 1.5);
         Sheet print = expose(slate.id(), "PRINT");
         judge(print, 0, 0.5, "Brick right. Sky bare, door blocked.");
         areas(

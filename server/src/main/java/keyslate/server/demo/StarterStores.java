@@ -12,7 +12,7 @@ import keyslate.store.bench.StoresRepository;
 
 /** What stands in an empty data folder, so that a first slate can be set up: generic things with plain names. */
 final class StarterStores {
-    private static final double GENERIC_STRENGTH = 3.0;
+    private static final double GENERIC_STRENGTH = 3.1;
 
     private StarterStores() {}
 
@@ -39,9 +39,9 @@ final class StarterStores {
                 stores.add(new Paper(Ids.fresh(), "Satin RC 24 × 30", "RC", 305, 240, "box 1", 50, 27, 4));
                 stores.add(new Paper(Ids.fresh(), "White FB 30 × 40", "FB", 406, 305, "box 2", 10, 3, 3));
             }
-            stores.add(new Bath(Ids.fresh(), 1, "Developer 1 + 9", mixed, 1.5, demo ? 0.57 : 0));
+            stores.add(new Bath(Ids.fresh(), 1, "Developer 1 + 9", mixed, 1.5, demo ? 0.31 : 0));
             stores.add(new Bath(Ids.fresh(), 2, "Stop 1 + 19", mixed, 3.75, demo ? 0.21 : 0));
-            stores.add(new Bath(Ids.fresh(), 3, "Fixer 1 + 4", mixed, 2.0, demo ? 1.52 : 0));
+            stores.add(new Bath(Ids.fresh(), 3, "Fixer 1 + 4", mixed, 2.0, demo ? 1.26 : 0));
         });
     }
 }

@@ -18,6 +18,8 @@ public class Negatives {
     private static final int KEPT = 12;
     private static final double WHITE_PERCENTILE = 0.985;
     private static final double WHITE_SHOWN = 0.80;
+    private static final double MIDDLE_SHOWN = 0.20;
+    private static final double MOST_LIFT = 8;
 
     private final RollRepository rolls;
     private final Map<String, Raster> scenes = kept();
@@ -37,13 +39,27 @@ public class Negatives {
     public synchronized Optional<byte[]> positive(Frame frame, int side) {
         return Optional.ofNullable(frame.pictureId()).map(id -> {
             Raster scene = scene(id).reducedTo(side);
-            double gain = WHITE_SHOWN / Math.max(1e-3, percentile(scene.samples(), WHITE_PERCENTILE));
+            double gain = gain(scene.samples());
             byte[] grey = new byte[scene.samples().length];
             for (int i = 0; i < grey.length; i++) {
                 grey[i] = (byte) ToneEncoding.encode(shoulder(scene.samples()[i] * gain));
             }
             return PictureFiles.greyJpeg(grey, scene.width(), scene.height());
         });
+    }
+
+    /**
+     * How much to lift a scene for showing: half way, in stops, between what makes its brightest tones nearly white and
+     * what makes its typical tone a mid grey, so that neither a window nor a dark room decides alone.
+     */
+    private static double gain(float[] scene) {
+        double byWhite = WHITE_SHOWN / Math.max(1e-3, percentile(scene, WHITE_PERCENTILE));
+        double logs = 0;
+        for (float light : scene) {
+            logs += Math.log(Math.max(1e-4, light));
+        }
+        double byMiddle = MIDDLE_SHOWN / Math.exp(logs / scene.length);
+        return Math.sqrt(byWhite * Math.min(byMiddle, MOST_LIFT * byWhite));
     }
 
     /** Keeps what is brighter than the white from clipping: straight to 0.7, then levelling towards 1. */

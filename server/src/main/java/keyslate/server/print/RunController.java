@@ -8,6 +8,7 @@ import keyslate.server.print.RunViews.NewSheet;
 import keyslate.server.print.RunViews.RunView;
 import keyslate.server.slate.SlateAssembler;
 import keyslate.server.slate.SlateService;
+import keyslate.server.slate.SlateViews.KeptRecipeView;
 import keyslate.server.slate.SlateViews.SlateView;
 import keyslate.server.web.NotFoundException;
 import keyslate.server.web.RefusedException;
@@ -47,6 +48,12 @@ class RunController {
     @GetMapping("/api/sheets/{id}/run")
     RunView run(@PathVariable String id) {
         return runs.view(runs.find(id));
+    }
+
+    /** The recipe as it stood when the sheet was exposed. */
+    @GetMapping("/api/sheets/{id}/recipe")
+    KeptRecipeView recipe(@PathVariable String id) {
+        return assembler.kept(runs.find(id));
     }
 
     @PostMapping("/api/sheets/{id}/lamp")

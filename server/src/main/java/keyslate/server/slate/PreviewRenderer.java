@@ -58,10 +58,16 @@ public class PreviewRenderer {
         return anchor(rig)
                 .map(s -> new PreviewBasisView(
                         true,
-                        "Computed from the scan, set to the tone of "
-                                + ("STRIP".equals(s.kind()) ? "strip " : "print ") + s.number() + "."))
+                        "Computed from the scan, set to the tone of " + label(s) + "."))
                 .orElseGet(() -> new PreviewBasisView(
                         false, "Computed from the scan with an assumed paper speed: may be a stop off."));
+    }
+
+    private String label(Sheet sheet) {
+        long n = sheets.of(sheet.slateId()).stream()
+                .filter(s -> s.kind().equals(sheet.kind()) && s.number() <= sheet.number())
+                .count();
+        return ("STRIP".equals(sheet.kind()) ? "strip " : "work print ") + n;
     }
 
     private Stops offset(Rig rig) {

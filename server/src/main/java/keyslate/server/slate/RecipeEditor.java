@@ -14,6 +14,7 @@ import keyslate.core.exposure.ApertureTrade;
 import keyslate.core.exposure.TimerSteps;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Stops;
 import keyslate.core.reading.NextRecipe;
 import keyslate.server.Clocks;
 import keyslate.server.Ids;
@@ -175,14 +176,8 @@ public class RecipeEditor {
         if (graded) {
             said.add("grade " + s.filter() + " to " + moved.filter());
         }
-        if (change.baseSeconds() != null) {
-            double own = errors.check(
-                    "/baseSeconds",
-                    s.baseSeconds(),
-                    () -> TimerSteps.tenths()
-                            .nearest(ExposureTime.ofSeconds(change.baseSeconds()))
-                            .time()
-                            .inSeconds());
+        if (change.baseSeconds() != null || change.baseChangeStops() != null) {
+            double own = ownTime(errors, s.baseSeconds(), change);
             if (own != s.baseSeconds()) {
                 said.add("time " + Show.seconds(s.baseSeconds()) + " to " + Show.seconds(own));
             }
@@ -215,6 +210,20 @@ public class RecipeEditor {
         }
         String why = Show.seconds(s.baseSeconds()) + " carried over, " + String.join(", ", because) + ".";
         return moved.withTime(seconds, s.baseSource(), why);
+    }
+
+    /** The user's own time: typed in seconds, or as a change in stops of what stands. */
+    private static double ownTime(FieldErrors errors, double now, RecipeChange change) {
+        if (change.baseSeconds() != null) {
+            return errors.check("/baseSeconds", now, () -> TimerSteps.tenths()
+                    .nearest(ExposureTime.ofSeconds(change.baseSeconds()))
+                    .time()
+                    .inSeconds());
+        }
+        return errors.check("/baseChangeStops", now, () -> TimerSteps.tenths()
+                .nearest(ExposureTime.ofSeconds(now).plus(Stops.of(change.baseChangeStops())))
+                .time()
+                .inSeconds());
     }
 
     /** A typed opening must be on the ring; a lens that is changed keeps the nearest opening it has. */

@@ -11,6 +11,7 @@ import keyslate.server.local.Shapes;
 import keyslate.server.negative.Negatives;
 import keyslate.server.negative.RollController;
 import keyslate.server.slate.SlateViews.DifferenceView;
+import keyslate.server.slate.SlateViews.KeptRecipeView;
 import keyslate.server.slate.SlateViews.LocalPlanView;
 import keyslate.server.slate.SlateViews.RecipeView;
 import keyslate.server.slate.SlateViews.SetupView;
@@ -20,6 +21,7 @@ import keyslate.server.slate.SlateViews.SlateView;
 import keyslate.server.slate.SlateViews.StripView;
 import keyslate.server.test.StripPlanner;
 import keyslate.store.slate.Recipe;
+import keyslate.store.slate.Sheet;
 import keyslate.store.slate.Slate;
 import keyslate.store.slate.SlateRepository;
 import org.springframework.stereotype.Component;
@@ -82,6 +84,12 @@ public class SlateAssembler {
                         .map(slates::recipe)
                         .map(Recipe::edit)
                         .orElse(null));
+    }
+
+    /** The recipe a sheet was made with. */
+    public KeptRecipeView kept(Sheet sheet) {
+        Rig rig = rigs.of(slates.recipe(sheet.recipeId()));
+        return new KeptRecipeView(view(rig.recipe()), setup(rig));
     }
 
     /** The slate as a small print on the bench. */

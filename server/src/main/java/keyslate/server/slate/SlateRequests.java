@@ -28,6 +28,7 @@ public final class SlateRequests {
             @Nullable Double cropPlace,
             @Nullable String filter,
             @Nullable Double baseSeconds,
+            @Nullable Double baseChangeStops,
             @Nullable Boolean takeStartingTime,
             @Nullable String stripKind,
             @Nullable Double stripCentreSeconds,
@@ -43,15 +44,13 @@ public final class SlateRequests {
             @Nullable List<AreaView> areas) {
         /** A change of nothing but the opening. */
         public static RecipeChange ofAperture(long version, double mark) {
-            return new RecipeChange(
-                    version, null, null, null, null, mark, null, null, null, null, null, null, null, null, null, null,
+            return new RecipeChange(version, null, null, null, null, mark, null, null, null, null, null, null, null, null, null, null, null,
                     null, null, null, null, null, null, null, null, null, null, null);
         }
 
         /** A change of nothing but the areas. */
         public static RecipeChange ofAreas(long version, List<AreaView> areas) {
-            return new RecipeChange(
-                    version, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
+            return new RecipeChange(version, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
                     null, null, null, null, null, null, null, null, null, null, areas);
         }
     }

@@ -205,6 +205,9 @@ public final class SlateViews {
             @Nullable String takenFilter,
             @Nullable Double takenSeconds) {}
 
+    /** A sheet's own recipe and the enlarger as it stood for it. */
+    public record KeptRecipeView(RecipeView recipe, SetupView setup) {}
+
     /** What to do next and where. */
     public record NextStepView(String station, String headline, String why, String action) {}
 

@@ -13,7 +13,7 @@ public final class StoresRepository {
     }
 
     public List<Enlarger> enlargers() {
-        return all(Enlarger.class, "SELECT * FROM enlarger ORDER BY name");
+        return all(Enlarger.class, "SELECT * FROM enlarger ORDER BY rowid");
     }
 
     public List<Lens> lenses() {
@@ -21,7 +21,7 @@ public final class StoresRepository {
     }
 
     public List<Paper> papers() {
-        return all(Paper.class, "SELECT * FROM paper ORDER BY name, width_mm");
+        return all(Paper.class, "SELECT * FROM paper ORDER BY rowid");
     }
 
     public List<Bath> baths() {

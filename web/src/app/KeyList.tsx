@@ -1,0 +1,61 @@
+import { Modal } from "antd";
+import { stations } from "./stations";
+
+const GENERAL: readonly (readonly [string, string])[] = [
+  ["B", "Bench"],
+  ["N", "next step"],
+  ["U", "undo"],
+  ["Shift U", "redo"],
+  ["S", "white light or safelight"],
+  ["↑ ↓", "one step in a field; with Shift a bigger one"],
+  ["?", "this list"],
+];
+const TEST: readonly (readonly [string, string])[] = [
+  ["E", "expose the strip as planned"],
+  ["← →", "on a mark: half a patch lighter or darker"],
+];
+const SHAPE: readonly (readonly [string, string])[] = [
+  ["O", "new ellipse"],
+  ["L", "new lasso"],
+  ["K", "new card edge"],
+  ["arrows", "on an area: move it; + and − make it larger or smaller"],
+  ["W", "with and without local work"],
+];
+const RUN: readonly (readonly [string, string])[] = [
+  ["Space", "lamp on for the next burst, or off"],
+  ["H", "hang the sheet when all light is given"],
+  ["Esc", "give the sheet up; asks first"],
+];
+
+function Group(props: { title: string; rows: readonly (readonly [string, string])[] }) {
+  return (
+    <section>
+      <h3>{props.title}</h3>
+      <dl>
+        {props.rows.map(([key, what]) => (
+          <div key={key}>
+            <dt>
+              <kbd>{key}</kbd>
+            </dt>
+            <dd>{what}</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+}
+
+/** The list of keys. */
+export function KeyList(props: { open: boolean; onClose: () => void }) {
+  return (
+    <Modal open={props.open} onCancel={props.onClose} footer={null} title="Keys" width={720}>
+      <div className="key-list">
+        <Group title="Anywhere" rows={GENERAL} />
+        <Group title="Stations" rows={stations.map((s) => [s.key, s.name] as const)} />
+        <Group title="Test" rows={TEST} />
+        <Group title="Shape" rows={SHAPE} />
+        <Group title="Under the lamp" rows={RUN} />
+      </div>
+    </Modal>
+  );
+}

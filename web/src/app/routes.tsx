@@ -1,0 +1,55 @@
+import { createBrowserRouter } from "react-router";
+import { BenchPage } from "../features/bench/BenchPage";
+import { RollsPage } from "../features/rolls/RollsPage";
+import { ErrorPage } from "./ErrorPage";
+import { SlateFrame } from "./SlateFrame";
+
+export const router = createBrowserRouter([
+  {
+    errorElement: <ErrorPage />,
+    hydrateFallbackElement: <main className="loading" />,
+    children: [
+      { path: "/", element: <BenchPage /> },
+      { path: "/rolls", element: <RollsPage /> },
+      {
+        path: "/runs/:sheetId",
+        lazy: async () => ({ Component: (await import("../features/run/RunPage")).RunPage }),
+      },
+      {
+        path: "/slates/:id",
+        element: <SlateFrame />,
+        children: [
+          {
+            path: "choose",
+            lazy: async () => ({ Component: (await import("../features/choose/ChoosePage")).ChoosePage }),
+          },
+          {
+            path: "setup",
+            lazy: async () => ({ Component: (await import("../features/setup/SetupPage")).SetupPage }),
+          },
+          {
+            path: "test",
+            lazy: async () => ({ Component: (await import("../features/test/TestPage")).TestPage }),
+          },
+          {
+            path: "shape",
+            lazy: async () => ({ Component: (await import("../features/shape/ShapePage")).ShapePage }),
+          },
+          {
+            path: "print",
+            lazy: async () => ({ Component: (await import("../features/print/PrintPage")).PrintPage }),
+          },
+          {
+            path: "judge",
+            lazy: async () => ({ Component: (await import("../features/judge/JudgePage")).JudgePage }),
+          },
+          {
+            path: "keep",
+            lazy: async () => ({ Component: (await import("../features/keep/KeepPage")).KeepPage }),
+          },
+        ],
+      },
+      { path: "*", element: <ErrorPage /> },
+    ],
+  },
+]);

@@ -1,0 +1,172 @@
+import { Button } from "antd";
+import { useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { BenchEdge } from "../../app/BenchEdge";
+import { KeyList } from "../../app/KeyList";
+import { enterRoom, useRoom } from "../../app/room";
+import { type Schemas, positive, sheetPicture } from "../../shared/api/client";
+import { useBench, useSlate } from "../../shared/api/slate";
+import { useKeys } from "../../shared/keys/keys";
+import { Verdict } from "../../shared/ui/Verdict";
+import { aperture, number, seconds, sheetSize, times } from "../../shared/units/format";
+import { Elevation, columnLayout } from "../../app/Elevation";
+import { ImportSlate } from "./ImportSlate";
+import { WetSide } from "./WetSide";
+
+type Card = Schemas["SlateCard"];
+
+/** Home: what is on the easel with its next step, the other slates as small prints, baths and paper. */
+export function BenchPage() {
+  const bench = useBench();
+  const room = useRoom();
+  const navigate = useNavigate();
+  const [keysOpen, setKeysOpen] = useState(false);
+  const [now, ...others] = bench.data?.slates ?? [];
+  useKeys({
+    n: () => now && void navigate(`/slates/${now.id}/${now.next.station}`),
+    s: () => enterRoom(room === "white" ? "safelight" : "white"),
+    "?": () => setKeysOpen(true),
+  });
+  if (bench.error) throw bench.error;
+  return (
+    <div className="frame bench">
+      <aside className="column" aria-label="Enlarger">
+        <Link to="/" className="wordmark">
+          Key Slate
+        </Link>
+        {now ? <OnEnlarger slateId={now.id} /> : <p className="column-empty">Nothing is on the enlarger.</p>}
+      </aside>
+      <main className="frame-main bench-main">
+        {bench.data && !now && <EmptyBench />}
+        {now && <OnEasel card={now} />}
+        {others.length > 0 && (
+          <section aria-label="Other slates">
+            <h2 className="visually-hidden">Other slates</h2>
+            <ul className="small-prints">
+              {others.map((card) => (
+                <SmallPrint key={card.id} card={card} />
+              ))}
+            </ul>
+          </section>
+        )}
+        <div className="bench-actions">
+          <Button type="primary" onClick={() => void navigate("/rolls")}>
+            New slate from a frame
+          </Button>
+          <ImportSlate />
+        </div>
+      </main>
+      {bench.data && <WetSide bench={bench.data} />}
+      <BenchEdge onKeys={() => setKeysOpen(true)} />
+      <KeyList open={keysOpen} onClose={() => setKeysOpen(false)} />
+    </div>
+  );
+}
+
+function picture(card: Card): string | undefined {
+  if (card.lastSheetId) return sheetPicture(card.lastSheetId);
+  return card.hasPicture ? positive(card.frameId, 480) : undefined;
+}
+
+function OnEasel(props: { card: Card }) {
+  const { card } = props;
+  const navigate = useNavigate();
+  const source = picture(card);
+  return (
+    <section className="on-easel" aria-label="On the easel">
+      <Link to={`/slates/${card.id}/${card.next.station}`} className="print easel-print" tabIndex={-1}>
+        {source ? (
+          <img src={source} alt={`Last sheet of ${card.title}`} style={{ aspectRatio: card.aspect }} />
+        ) : (
+          <span className="blank-sheet">no scan</span>
+        )}
+      </Link>
+      <div>
+        <p className="overline">
+          On the easel, {card.sheets === 1 ? "1 sheet" : `${String(card.sheets)} sheets`} made
+        </p>
+        <h1>{card.title}</h1>
+        {card.intent && <p className="intent">“{card.intent}”</p>}
+        <Verdict headline={card.next.headline} why={card.next.why}>
+          <Button
+            type="primary"
+            className="on-dark"
+            onClick={() => void navigate(`/slates/${card.id}/${card.next.station}`)}
+          >
+            {card.next.action} <kbd>N</kbd>
+          </Button>
+          <Button className="on-dark-quiet" onClick={() => void navigate(`/slates/${card.id}/setup`)}>
+            Open slate
+          </Button>
+        </Verdict>
+      </div>
+    </section>
+  );
+}
+
+function SmallPrint(props: { card: Card }) {
+  const { card } = props;
+  const source = picture(card);
+  return (
+    <li>
+      <Link to={`/slates/${card.id}/${card.next.station}`}>
+        <span className="print">
+          {source ? (
+            <img src={source} alt="" style={{ aspectRatio: card.aspect }} />
+          ) : (
+            <span className="blank-sheet">no scan</span>
+          )}
+        </span>
+        <strong>{card.title}</strong>
+        <span>{card.next.headline}</span>
+      </Link>
+    </li>
+  );
+}
+
+function OnEnlarger(props: { slateId: string }) {
+  const slate = useSlate(props.slateId).data;
+  if (!slate) return null;
+  const { recipe, setup } = slate;
+  const at = columnLayout(setup.lensToPaperMm).labels;
+  const rows: [number, string, string, string?][] = [
+    [at.lamp, "Lamp", setup.head],
+    [at.filter, "Filter", `Grade ${recipe.filter}`],
+    [at.negative, "Negative", `${slate.frame.rollTitle.split(",")[0] ?? ""}, frame ${slate.frame.number}`],
+    [at.lens, `Lens, ${number(setup.focalMm)} mm`, aperture(recipe.apertureMark)],
+    [at.base, "Base exposure", `${seconds(recipe.baseSeconds)} s`],
+    [
+      at.height,
+      "Lens above easel",
+      `${(setup.lensToPaperMm / 10).toFixed(1)} cm, ${times(setup.magnification)}`,
+    ],
+    [at.easel, "Easel", sheetSize(setup.sheetWidthMm, setup.sheetHeightMm), setup.paperName],
+  ];
+  return (
+    <>
+      <Elevation setup={setup} />
+      <dl className="column-list">
+        {rows.map(([at, label, value, note]) => (
+          <div className="part" style={{ top: at }} key={label}>
+            <dt className="part-label">{label}</dt>
+            <dd className={`part-value${label === "Base exposure" ? " huge" : ""}`}>{value}</dd>
+            {note && <dd className="part-note">{note}</dd>}
+          </div>
+        ))}
+      </dl>
+    </>
+  );
+}
+
+function EmptyBench() {
+  const navigate = useNavigate();
+  return (
+    <section className="empty">
+      <h1>The bench is clear.</h1>
+      <p>Add a roll, pick a frame, say what the print should be. The first strip finds the time.</p>
+      <Button type="primary" onClick={() => void navigate("/rolls")}>
+        Go to Rolls
+      </Button>
+    </section>
+  );
+}

@@ -1,0 +1,266 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { Button } from "antd";
+import { useState } from "react";
+import { useNavigate, useSearchParams } from "react-router";
+import { type SlateContext, useSlateContext } from "../../app/SlateFrame";
+import { type SheetView, type SlateView, api, toProblem, unwrap } from "../../shared/api/client";
+import { useSlateChange } from "../../shared/api/slate";
+import { OwnRecipe } from "../../shared/ui/OwnRecipe";
+import { QuantityField } from "../../shared/ui/QuantityField";
+import { Verdict } from "../../shared/ui/Verdict";
+import { seconds, signedStops, stopWord } from "../../shared/units/format";
+import { SideBySide } from "./SideBySide";
+
+/** How the next print should differ: positive stops = darker, positive grades = harder. */
+interface Wishes {
+  darker: number;
+  harder: number;
+}
+
+type Answer =
+  { accept: true } | { accept: false; answer: "PROPOSED" | "OWN"; filter?: string; seconds?: number };
+
+/** Judging a print beside the sheet before it: lighter or darker, flatter or harder, or accepted. */
+export function JudgePage() {
+  const context = useSlateContext();
+  const [search] = useSearchParams();
+  const prints = context.slate.sheets.filter((s) => s.kind === "PRINT" && s.state === "HUNG");
+  const print = prints.find((s) => s.id === search.get("sheet")) ?? prints.at(-1);
+  return print ? <Judging key={print.id} {...context} print={print} /> : <NothingYet slate={context.slate} />;
+}
+
+function NothingYet(props: { slate: SlateView }) {
+  const navigate = useNavigate();
+  const { next } = props.slate;
+  return (
+    <>
+      <main className="stage">
+        <h1 className="visually-hidden">Judge</h1>
+        <p className="empty-line">No print hangs here yet.</p>
+      </main>
+      <aside className="panel" aria-label="Judge">
+        <h2>Judge</h2>
+        <p className="lead">The first print appears here as soon as it is hung.</p>
+        <Verdict headline={next.headline} why={next.why}>
+          <Button
+            type="primary"
+            className="on-dark"
+            onClick={() => void navigate(`/slates/${props.slate.id}/${next.station}`)}
+          >
+            {next.action} <kbd>N</kbd>
+          </Button>
+        </Verdict>
+      </aside>
+    </>
+  );
+}
+
+function Judging({ slate, print }: SlateContext & { print: SheetView }) {
+  const navigate = useNavigate();
+  const [wishes, setWishes] = useState<Wishes>({ darker: 0, harder: 0 });
+  const [remark, setRemark] = useState("");
+  const hung = slate.sheets.filter((s) => s.state === "HUNG");
+  const before = hung[hung.findIndex((s) => s.id === print.id) - 1];
+  const accepted = slate.acceptedSheetId === print.id;
+  const answer = useAnswer(slate.id, print.id, wishes, remark);
+  const send = (a: Answer) =>
+    answer.mutate(a, {
+      onSuccess: (next) => {
+        if (a.accept) void navigate(`/slates/${next.id}/keep`);
+      },
+    });
+  return (
+    <>
+      <main className="stage">
+        <h1 className="visually-hidden">Judge {print.label}</h1>
+        <SideBySide before={before} print={print} />
+      </main>
+      <aside className="panel dense" aria-label={`Judge ${print.label}`}>
+        <h2>Judge {print.label.toLowerCase()}</h2>
+        {slate.recipe.intent && <p className="intent-line">“{slate.recipe.intent}”</p>}
+        {print.decisions.map((d) => (
+          <p className="note" key={d.madeAt}>
+            On record: {d.headline} {d.remark && `“${d.remark}”`}
+          </p>
+        ))}
+        <Wish
+          label="Darker or lighter"
+          hint="+ darker, − lighter"
+          value={wishes.darker}
+          options={[-1 / 2, -1 / 3, -1 / 6, 0, 1 / 6, 1 / 3, 1 / 2]}
+          unit={stopWord(wishes.darker)}
+          step={1 / 12}
+          onChange={(darker) => setWishes((w) => ({ ...w, darker }))}
+        />
+        <Wish
+          label="Harder or flatter"
+          hint="+ harder, − flatter, in half grades"
+          value={wishes.harder}
+          options={[-1, -1 / 2, 0, 1 / 2, 1]}
+          unit="grade"
+          step={1 / 2}
+          onChange={(harder) => setWishes((w) => ({ ...w, harder }))}
+        />
+        <div className="field">
+          <label htmlFor="remark">Remark, by area</label>
+          <textarea
+            id="remark"
+            className="plain-area"
+            rows={2}
+            maxLength={400}
+            value={remark}
+            placeholder="Sky bare, door blocked"
+            onChange={(e) => setRemark(e.target.value)}
+          />
+        </div>
+        {accepted ? (
+          <Verdict
+            headline={`${print.label} is accepted.`}
+            why="Its recipe is on one page at Keep. Judge it again to go on from it."
+          >
+            <Button
+              type="primary"
+              className="on-dark"
+              onClick={() => void navigate(`/slates/${slate.id}/keep`)}
+            >
+              Open recipe
+            </Button>
+          </Verdict>
+        ) : null}
+        <Judged
+          print={print}
+          wishes={wishes}
+          recipeId={slate.recipe.id}
+          accepted={accepted}
+          busy={answer.isPending}
+          problem={answer.error?.errors.length === 0 ? answer.error.message : undefined}
+          fieldError={(at) => answer.error?.at(at)}
+          onAnswer={send}
+        />
+      </aside>
+    </>
+  );
+}
+
+function useAnswer(slateId: string, sheetId: string, wishes: Wishes, remark: string) {
+  const path = { params: { path: { id: sheetId } } };
+  return useSlateChange<Answer>(slateId, (answer, version) => {
+    if (answer.accept) {
+      return unwrap(api.POST("/api/sheets/{id}/acceptance", { ...path, body: { version, remark } }));
+    }
+    const { accept: _, ...rest } = answer;
+    return unwrap(
+      api.POST("/api/sheets/{id}/judgements", {
+        ...path,
+        body: { version, darkerStops: wishes.darker, harderGrades: wishes.harder, remark, ...rest },
+      }),
+    );
+  });
+}
+
+function Judged(props: {
+  print: SheetView;
+  wishes: Wishes;
+  recipeId: string;
+  accepted: boolean;
+  busy: boolean;
+  problem: string | undefined;
+  fieldError: (at: string) => string | undefined;
+  onAnswer: (answer: Answer) => void;
+}) {
+  const { print, wishes } = props;
+  const proposal = useQuery({
+    queryKey: ["judgement", print.id, wishes, props.recipeId],
+    placeholderData: keepPreviousData,
+    retry: false,
+    queryFn: () =>
+      unwrap(
+        api.POST("/api/sheets/{id}/judgements/proposal", {
+          params: { path: { id: print.id } },
+          body: { darkerStops: wishes.darker, harderGrades: wishes.harder },
+        }),
+      ).catch((error: unknown) => {
+        throw toProblem(error);
+      }),
+  });
+  const verdict = proposal.data;
+  const changes = wishes.darker !== 0 || wishes.harder !== 0;
+  if (!verdict || (props.accepted && !changes)) return null;
+  return (
+    <Verdict
+      headline={verdict.headline}
+      why={verdict.why}
+      restsOn={verdict.restsOn}
+      error={proposal.error?.message ?? props.problem}
+    >
+      {changes ? (
+        <Button
+          type="primary"
+          className="on-dark"
+          loading={props.busy}
+          onClick={() => props.onAnswer({ accept: false, answer: "PROPOSED" })}
+        >
+          Set grade {verdict.filter}, {seconds(verdict.seconds)} s
+        </Button>
+      ) : (
+        <Button
+          type="primary"
+          className="on-dark"
+          loading={props.busy}
+          onClick={() => props.onAnswer({ accept: true })}
+        >
+          Accept {print.label.toLowerCase()}
+        </Button>
+      )}
+      <OwnRecipe
+        filter={verdict.filter}
+        seconds={verdict.seconds}
+        error={props.fieldError}
+        onTake={(filter, own) => props.onAnswer({ accept: false, answer: "OWN", filter, seconds: own })}
+      />
+    </Verdict>
+  );
+}
+
+function Wish(props: {
+  label: string;
+  hint: string;
+  value: number;
+  options: readonly number[];
+  unit: string;
+  step: number;
+  onChange: (value: number) => void;
+}) {
+  const snap = (value: number) => Math.round(value / props.step) * props.step;
+  return (
+    <div className="wish" role="group" aria-label={props.label}>
+      <p>
+        <span>{props.label}</span>
+        <span className="field-hint">{props.hint}</span>
+      </p>
+      <div className="wish-line">
+        {props.options.map((option) => (
+          <button
+            key={option}
+            type="button"
+            aria-pressed={Math.abs(option - props.value) < 1e-6}
+            onClick={() => props.onChange(option)}
+          >
+            {signedStops(option)}
+          </button>
+        ))}
+        <QuantityField
+          label={props.label}
+          labelHidden
+          shown={signedStops(props.value)}
+          unit={props.unit}
+          units={["stop", "stops", "grade", "grades"]}
+          onCommit={(c) => props.onChange(snap(c.value))}
+          onStep={(direction, big) =>
+            props.onChange(snap(props.value + direction * props.step * (big ? 4 : 1)))
+          }
+        />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,89 @@
+import { Button } from "antd";
+import { useNavigate } from "react-router";
+import { useSlateContext } from "../../app/SlateFrame";
+import type { SlateView } from "../../shared/api/client";
+import { Verdict } from "../../shared/ui/Verdict";
+import { RecipeSheet } from "./RecipeSheet";
+
+/** The final recipe on one page, and the slate as a file. */
+export function KeepPage() {
+  const { slate } = useSlateContext();
+  const print = slate.sheets.find((s) => s.id === slate.acceptedSheetId);
+  return (
+    <>
+      <main className="stage scrolls keep-stage">
+        <h1 className="visually-hidden">Keep</h1>
+        {print ? (
+          <RecipeSheet slate={slate} print={print} />
+        ) : (
+          <p className="empty-line">No print is accepted yet. Its recipe will stand here on one page.</p>
+        )}
+      </main>
+      <aside className="panel" aria-label="Keep">
+        <h2>Keep</h2>
+        <p className="lead">
+          The file holds everything of this slate: frame, recipes, sheets, what the lamp did, readings and
+          pictures. It can be taken in on another bench without loss.
+        </p>
+        <Waste slate={slate} />
+        <KeepVerdict slate={slate} accepted={print?.label} />
+      </aside>
+    </>
+  );
+}
+
+function Waste(props: { slate: SlateView }) {
+  const made = props.slate.sheets;
+  const used = made.reduce((sum, s) => sum + s.paperShare, 0);
+  return (
+    <dl className="facts">
+      <div>
+        <dt>Sheets under the lamp</dt>
+        <dd>{made.length}</dd>
+      </div>
+      <div>
+        <dt>Paper used</dt>
+        <dd>{used.toFixed(1)} sheets</dd>
+      </div>
+      <div>
+        <dt>Given up</dt>
+        <dd>{made.filter((s) => s.state === "ABANDONED").length}</dd>
+      </div>
+    </dl>
+  );
+}
+
+function KeepVerdict(props: { slate: SlateView; accepted: string | undefined }) {
+  const navigate = useNavigate();
+  const { slate, accepted } = props;
+  return (
+    <Verdict
+      headline={accepted ? `${accepted} is the print.` : slate.next.headline}
+      why={accepted ? "Save the slate as a file, or print the page for the box." : slate.next.why}
+    >
+      {accepted ? (
+        <>
+          <Button type="primary" className="on-dark" href={`/api/slates/${slate.id}/export`} download>
+            Save slate as a file
+          </Button>
+          <Button className="on-dark-quiet" onClick={() => window.print()}>
+            Print this page
+          </Button>
+        </>
+      ) : (
+        <>
+          <Button
+            type="primary"
+            className="on-dark"
+            onClick={() => void navigate(`/slates/${slate.id}/${slate.next.station}`)}
+          >
+            {slate.next.action} <kbd>N</kbd>
+          </Button>
+          <Button className="on-dark-quiet" href={`/api/slates/${slate.id}/export`} download>
+            Save slate as a file
+          </Button>
+        </>
+      )}
+    </Verdict>
+  );
+}

@@ -1,0 +1,107 @@
+import { useQuery } from "@tanstack/react-query";
+import { type SheetView, type SlateView, api, sheetPicture, unwrap } from "../../shared/api/client";
+import { ScriptDials } from "../../shared/ui/ScriptDials";
+import { aperture, centimetres, number, seconds, sheetSize, times } from "../../shared/units/format";
+import { stepWords } from "../print/PrintPage";
+
+/** Everything that rebuilds the print, as it stood when it was exposed, readable at arm's length. */
+export function RecipeSheet(props: { slate: SlateView; print: SheetView }) {
+  const { slate, print } = props;
+  const kept = useQuery({
+    queryKey: ["kept", print.id],
+    queryFn: () => unwrap(api.GET("/api/sheets/{id}/recipe", { params: { path: { id: print.id } } })),
+  }).data;
+  const setup = kept?.setup;
+  const rows: [string, string][] = setup
+    ? [
+        ["Negative", `${slate.frame.rollTitle}, frame ${slate.frame.number}`],
+        ["Enlarger", `${setup.enlargerName}, ${setup.head.toLowerCase()}`],
+        ["Lens", `${setup.lensName}, ${aperture(print.apertureMark)} (true ${setup.trueFNumber.toFixed(2)})`],
+        ["Filter", `grade ${print.filter}`],
+        ["Base exposure", `${seconds(print.baseSeconds)} s`],
+        ["Lamp lag", `${number(setup.lagSeconds)} s a burst, ${setup.lagSource}`],
+        [
+          "Magnification",
+          `${times(setup.magnification)}, lens ${centimetres(setup.lensToPaperMm)} above easel`,
+        ],
+        [
+          "Picture",
+          `${number(Math.round(setup.imageWidthMm))} × ${number(Math.round(setup.imageHeightMm))} mm on ${sheetSize(setup.sheetWidthMm, setup.sheetHeightMm)}`,
+        ],
+        ["Paper", `${setup.paperName}, ${setup.paperBatch}`],
+      ]
+    : [];
+  return (
+    <article className="recipe-sheet" aria-label="Final recipe">
+      <header>
+        <div>
+          <h2>{slate.recipe.title}</h2>
+          <p>{slate.recipe.intent}</p>
+        </div>
+        <p className="recipe-date">
+          {print.label}
+          <br />
+          {print.begunAt.slice(0, 10)}
+        </p>
+      </header>
+      <div className="recipe-body">
+        <div>
+          {print.hasPicture && (
+            <img src={sheetPicture(print.id)} alt={`${print.label} of ${slate.recipe.title}`} />
+          )}
+          {print.script.length > 0 && <ScriptDials script={print.script} baseFilter={print.filter} />}
+        </div>
+        <div>
+          <dl>
+            {rows.map(([name, value]) => (
+              <div key={name}>
+                <dt>{name}</dt>
+                <dd>{value}</dd>
+              </div>
+            ))}
+          </dl>
+          <table className="rows">
+            <thead>
+              <tr>
+                <th scope="col">Burst</th>
+                <th scope="col">Hands</th>
+                <th scope="col">Grade</th>
+                <th scope="col">Timer</th>
+              </tr>
+            </thead>
+            <tbody>
+              {print.script.map((s) => (
+                <tr key={s.place}>
+                  <td>{s.place}</td>
+                  <td>{stepWords(s)}</td>
+                  <td>{s.filter}</td>
+                  <td>{seconds(s.setSeconds)} s</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      </div>
+      <Story slate={slate} />
+    </article>
+  );
+}
+
+function Story(props: { slate: SlateView }) {
+  return (
+    <ol className="story" aria-label="How it came about">
+      {props.slate.sheets.map((sheet) => (
+        <li key={sheet.id}>
+          <strong>{sheet.label}</strong> {sheet.summary}.{" "}
+          {sheet.state === "ABANDONED" ? `Given up: ${sheet.note}. ` : ""}
+          {sheet.decisions
+            .map(
+              (d) =>
+                `${d.headline}${d.overruled ? ` Overruled: grade ${d.takenFilter ?? ""}, ${seconds(d.takenSeconds ?? 0)} s.` : ""}${d.remark ? ` “${d.remark}”` : ""}`,
+            )
+            .join(" ")}
+        </li>
+      ))}
+    </ol>
+  );
+}

@@ -1,0 +1,214 @@
+import { Button, Slider } from "antd";
+import { useNavigate } from "react-router";
+import { ApertureEditor, GradeEditor } from "../../app/EnlargerColumn";
+import { type SlateContext, useSlateContext } from "../../app/SlateFrame";
+import { useStores } from "../../shared/api/slate";
+import { Choice, Ways } from "../../shared/ui/Choice";
+import { QuantityField } from "../../shared/ui/QuantityField";
+import { Verdict } from "../../shared/ui/Verdict";
+import { centimetres, number, seconds, times } from "../../shared/units/format";
+import { SheetOnEasel } from "./SheetOnEasel";
+
+/** Enlarger, lens, paper, size and crop; what follows from them is computed and drawn. */
+export function SetupPage() {
+  const context = useSlateContext();
+  const { slate } = context;
+  return (
+    <>
+      <main className="stage">
+        <h1 className="visually-hidden">Set up</h1>
+        <SheetOnEasel slate={slate} />
+      </main>
+      <aside className="panel dense" aria-label="Set up">
+        <h2>Set up</h2>
+        <Fields {...context} />
+        <Facts {...context} />
+        <StartingTime {...context} />
+      </aside>
+    </>
+  );
+}
+
+function Fields({ slate, edit }: SlateContext) {
+  const stores = useStores().data;
+  const { recipe, setup } = slate;
+  const crops = setup.lostFraction > 0.001;
+  const named = (list: readonly { id: string; name: string }[] | undefined) =>
+    (list ?? []).map((item) => ({ value: item.id, label: item.name }));
+  return (
+    <>
+      <div className="field-row">
+        <Choice
+          label="Enlarger"
+          value={recipe.enlargerId}
+          options={named(stores?.enlargers)}
+          error={edit.error?.at("/enlargerId")}
+          onChange={(enlargerId) => edit.mutate({ enlargerId })}
+        />
+        <Choice
+          label="Lens"
+          value={recipe.lensId}
+          options={named(stores?.lenses)}
+          error={edit.error?.at("/lensId")}
+          onChange={(lensId) => edit.mutate({ lensId })}
+        />
+      </div>
+      <div className="field-row">
+        <ApertureEditor slate={slate} edit={edit} />
+        <GradeEditor slate={slate} edit={edit} />
+      </div>
+      <Choice
+        label="Paper"
+        value={recipe.paperId}
+        options={(stores?.papers ?? []).map((p) => ({
+          value: p.id,
+          label: `${p.name}, ${p.batch}, ${number(Math.floor(p.sheetsLeft))} left`,
+        }))}
+        error={edit.error?.at("/paperId")}
+        onChange={(paperId) => edit.mutate({ paperId })}
+      />
+      <div className="field-row">
+        <Length
+          label="Sheet, long"
+          at="/sheetWidthMm"
+          value={recipe.sheetWidthMm}
+          name="sheetWidthMm"
+          slate={slate}
+          edit={edit}
+        />
+        <Length
+          label="Sheet, short"
+          at="/sheetHeightMm"
+          value={recipe.sheetHeightMm}
+          name="sheetHeightMm"
+          slate={slate}
+          edit={edit}
+        />
+        <Length
+          label="White border"
+          at="/borderMm"
+          value={recipe.borderMm}
+          name="borderMm"
+          slate={slate}
+          edit={edit}
+        />
+      </div>
+      <Ways
+        label="How the picture meets the sheet"
+        value={recipe.fit}
+        ways={[
+          { value: "WHOLE_PICTURE", label: "Whole picture" },
+          { value: "FILL_SHEET", label: "Fill the sheet" },
+        ]}
+        onChange={(fit) => edit.mutate({ fit })}
+      />
+      {crops && (
+        <div className="field slider">
+          <label id="crop-label">Kept part</label>
+          <Slider
+            key={recipe.id}
+            min={0}
+            max={100}
+            step={5}
+            defaultValue={Math.round(recipe.cropPlace * 100)}
+            tooltip={{ open: false }}
+            ariaLabelledByForHandle="crop-label"
+            onChangeComplete={(v) => edit.mutate({ cropPlace: v / 100 })}
+          />
+        </div>
+      )}
+    </>
+  );
+}
+
+function Length(
+  props: SlateContext & {
+    label: string;
+    at: string;
+    value: number;
+    name: "sheetWidthMm" | "sheetHeightMm" | "borderMm";
+  },
+) {
+  const set = (mm: number) => props.edit.mutate({ [props.name]: mm });
+  return (
+    <QuantityField
+      label={props.label}
+      shown={number(props.value)}
+      unit="mm"
+      units={["mm", "cm"]}
+      error={props.edit.error?.at(props.at)}
+      onCommit={(c) => set(c.value)}
+      onStep={(direction, big) => set(Math.max(0, props.value + direction * (big ? 10 : 1)))}
+    />
+  );
+}
+
+function Facts({ slate }: SlateContext) {
+  const { setup } = slate;
+  return (
+    <>
+      <dl className="facts">
+        <div>
+          <dt>Magnification</dt>
+          <dd>{times(setup.magnification)}</dd>
+        </div>
+        <div>
+          <dt>Lens above easel, film above lens</dt>
+          <dd>
+            {centimetres(setup.lensToPaperMm)}, {number(Math.round(setup.filmToLensMm))} mm
+          </dd>
+        </div>
+        <div>
+          <dt>Picture on paper</dt>
+          <dd>
+            {number(Math.round(setup.imageWidthMm))} × {number(Math.round(setup.imageHeightMm))} mm
+          </dd>
+        </div>
+        <div>
+          <dt>Lost of the negative</dt>
+          <dd>
+            {setup.lostFraction < 0.001
+              ? "nothing"
+              : `${number(setup.lostMm)} mm, ${(100 * setup.lostFraction).toFixed(1)} %`}
+          </dd>
+        </div>
+      </dl>
+      {setup.warnings.map((warning) => (
+        <p className="note warning" key={warning}>
+          {warning}
+        </p>
+      ))}
+    </>
+  );
+}
+
+function StartingTime({ slate, edit }: SlateContext) {
+  const navigate = useNavigate();
+  const start = slate.setup.startingTime;
+  const carried = start.source === "rescaled";
+  const offers = carried && start.differs;
+  return (
+    <Verdict
+      headline={
+        offers
+          ? `Start at ${seconds(start.seconds)} s.`
+          : `Strip about ${seconds(slate.recipe.baseSeconds)} s.`
+      }
+      why={carried ? start.headline : (start.arithmetic[0] ?? start.headline)}
+      restsOn={carried ? start.arithmetic : []}
+    >
+      {offers && (
+        <Button type="primary" className="on-dark" onClick={() => edit.mutate({ takeStartingTime: true })}>
+          Set {seconds(start.seconds)} s
+        </Button>
+      )}
+      <Button
+        type={offers ? "default" : "primary"}
+        className={offers ? "on-dark-quiet" : "on-dark"}
+        onClick={() => void navigate(`/slates/${slate.id}/test`)}
+      >
+        {offers ? `Keep ${seconds(slate.recipe.baseSeconds)} s` : "Plan strip"}
+      </Button>
+    </Verdict>
+  );
+}

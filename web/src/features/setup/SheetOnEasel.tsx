@@ -1,0 +1,59 @@
+import type { CSSProperties } from "react";
+import { type SlateView, positive } from "../../shared/api/client";
+import { number } from "../../shared/units/format";
+
+const percent = (share: number) => `${(100 * share).toFixed(3)}%`;
+
+/** The sheet to scale with the picture on it; what falls beside the paper is drawn dim. */
+export function SheetOnEasel(props: { slate: SlateView }) {
+  const { setup, frame } = props.slate;
+  const { sheetWidthMm: sw, sheetHeightMm: sh, imageWidthMm: iw, imageHeightMm: ih, crop } = setup;
+  const picture: CSSProperties = {
+    left: percent((sw - iw) / 2 / sw),
+    top: percent((sh - ih) / 2 / sh),
+    width: percent(iw / sw),
+    height: percent(ih / sh),
+  };
+  // The whole frame at the same scale, so that its kept part falls on the picture.
+  const whole: CSSProperties = {
+    left: percent(((sw - iw) / 2 - (crop.left / crop.width) * iw) / sw),
+    top: percent(((sh - ih) / 2 - (crop.top / crop.height) * ih) / sh),
+    width: percent(iw / crop.width / sw),
+    height: percent(ih / crop.height / sh),
+  };
+  const lost = setup.lostFraction > 0.001;
+  return (
+    <figure className="easel">
+      <div className="easel-sheet" style={{ "--aspect": sw / sh } as CSSProperties}>
+        {lost && frame.hasPicture && (
+          <img className="easel-lost" src={positive(frame.id)} alt="" style={whole} />
+        )}
+        {lost && <span className="easel-outline" style={whole} />}
+        <span className="easel-paper" />
+        <span className="easel-picture" style={picture}>
+          {frame.hasPicture ? (
+            <img
+              src={positive(frame.id)}
+              alt={`${frame.title} as it falls on the sheet`}
+              style={{
+                width: percent(1 / crop.width),
+                height: percent(1 / crop.height),
+                left: percent(-crop.left / crop.width),
+                top: percent(-crop.top / crop.height),
+              }}
+            />
+          ) : (
+            <span className="blank-sheet">no scan of this frame</span>
+          )}
+        </span>
+        <span className="measure across">{number(sw)} mm</span>
+        <span className="measure down">{number(sh)} mm</span>
+      </div>
+      <figcaption>
+        {lost
+          ? `${number(setup.lostMm)} mm of the negative fall beside the paper.`
+          : "The whole negative prints."}
+      </figcaption>
+    </figure>
+  );
+}

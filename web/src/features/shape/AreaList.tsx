@@ -1,0 +1,167 @@
+import { Input } from "antd";
+import { useState } from "react";
+import { type AreaView, type Problem, type SlateView, api, toProblem, unwrap } from "../../shared/api/client";
+import { useStores } from "../../shared/api/slate";
+import { Choice } from "../../shared/ui/Choice";
+import { type Commit, QuantityField } from "../../shared/ui/QuantityField";
+import { number, percent, seconds, signedStops, stopWord } from "../../shared/units/format";
+
+export interface AreaListProps {
+  slate: SlateView;
+  chosen: string | undefined;
+  problem: Problem | null;
+  onChoose: (key: string) => void;
+  onChange: (key: string, part: Partial<AreaView>) => void;
+  onRemove: (key: string) => void;
+}
+
+/** The areas in words: change in stops, with seconds and percent beside it; the chosen one can be edited. */
+export function AreaList(props: AreaListProps) {
+  const { slate, chosen } = props;
+  if (slate.recipe.areas.length === 0) {
+    return (
+      <p className="note">
+        No area yet. Look at the straight print first; then hold back what is too dark and burn what is too
+        light.
+      </p>
+    );
+  }
+  return (
+    <ul className="area-list">
+      {slate.recipe.areas.map((area, i) => {
+        const time = slate.local.areas.find((t) => t.key === area.key);
+        return (
+          <li key={area.key} className={area.key === chosen ? "chosen" : ""}>
+            <button
+              type="button"
+              className="area-line"
+              aria-expanded={area.key === chosen}
+              onClick={() => props.onChoose(area.key)}
+            >
+              <strong>{area.name}</strong>
+              <span>
+                {signedStops(area.changeStops)} {stopWord(area.changeStops)}
+              </span>
+              <span>
+                {area.changeStops < 0 ? "hold" : "burn"} {seconds(Math.abs(time?.seconds ?? 0))} s
+              </span>
+              <span>{percent(time?.percent ?? 0)}</span>
+            </button>
+            {time && time.note !== "" && (
+              <p className={`area-note${time.workable ? "" : " warning"}`}>{time.note}</p>
+            )}
+            {area.key === chosen && <AreaFields {...props} area={area} at={i} />}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+/** "3 s" and "20 %" are turned into stops by the core; stops are taken as they are. */
+async function changeInStops(base: number, commit: Commit, text: { unit: string }): Promise<number> {
+  if (text.unit !== "s" && text.unit !== "%") return commit.value;
+  const answer = await unwrap(
+    api.POST("/api/calculations/local-change", {
+      body: {
+        baseSeconds: base,
+        changeSeconds: text.unit === "s" ? commit.value : undefined,
+        changePercent: text.unit === "%" ? commit.value : undefined,
+      },
+    }),
+  );
+  return answer.changeStops;
+}
+
+function AreaFields(props: AreaListProps & { area: AreaView; at: number }) {
+  const { area, slate } = props;
+  const filters = useStores().data?.filters ?? [];
+  const [refused, setRefused] = useState<string>();
+  const change = (part: Partial<AreaView>) => props.onChange(area.key, part);
+  const commitChange = (commit: Commit) => {
+    setRefused(undefined);
+    const unit = commit.kind === "change" ? commit.unit : "";
+    changeInStops(slate.recipe.baseSeconds, commit, { unit })
+      .then((changeStops) => change({ changeStops }))
+      .catch((error: unknown) => setRefused(toProblem(error).message));
+  };
+  const at = (field: string) => props.problem?.at(`/areas/${String(props.at)}/${field}`);
+  return (
+    <div className="area-fields">
+      <NameField area={area} error={at("name")} onCommit={(name) => change({ name })} />
+      <div className="field-row">
+        <QuantityField
+          label="Change"
+          shown={signedStops(area.changeStops)}
+          unit="stop"
+          units={["stop", "stops", "s", "%"]}
+          takesChange
+          hint="−½ holds back, +½ burns; also “−3 s”, “+40 %”"
+          error={refused ?? at("changeStops")}
+          onCommit={commitChange}
+          onStep={(direction, big) =>
+            change({ changeStops: twelfth(area.changeStops + direction / (big ? 3 : 12)) })
+          }
+        />
+        <QuantityField
+          label="Soft edge"
+          shown={number(100 * area.softEdge)}
+          unit="%"
+          units={["%"]}
+          error={at("softEdge")}
+          onCommit={(c) => change({ softEdge: c.value / 100 })}
+          onStep={(direction) =>
+            change({ softEdge: Math.max(0, Math.min(1, area.softEdge + direction / 100)) })
+          }
+        />
+      </div>
+      <div className="field-row">
+        {area.changeStops > 0 ? (
+          <Choice
+            label="Burn at grade"
+            value={area.filter ?? ""}
+            options={[
+              { value: "", label: `base, ${slate.recipe.filter}` },
+              ...filters.map((f) => ({ value: f, label: f })),
+            ]}
+            onChange={(filter) => change({ filter: filter === "" ? undefined : filter })}
+          />
+        ) : (
+          <p className="field-hint">Held back at the base's grade.</p>
+        )}
+        <button type="button" className="link" onClick={() => props.onRemove(area.key)}>
+          Remove
+        </button>
+      </div>
+    </div>
+  );
+}
+
+function twelfth(stops: number): number {
+  return Math.round(stops * 12) / 12;
+}
+
+function NameField(props: { area: AreaView; error: string | undefined; onCommit: (name: string) => void }) {
+  const [name, setName] = useState(props.area.name);
+  const id = `area-name-${props.area.key}`;
+  const commit = () => name.trim() !== props.area.name && props.onCommit(name);
+  return (
+    <div className="field">
+      <label htmlFor={id}>Name</label>
+      <Input
+        id={id}
+        value={name}
+        maxLength={40}
+        autoComplete="off"
+        onChange={(e) => setName(e.target.value)}
+        onBlur={commit}
+        onPressEnter={commit}
+      />
+      {props.error && (
+        <p className="field-message" role="alert">
+          {props.error}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,39 @@
+import "@fontsource-variable/archivo/wdth.css";
+import "antd/dist/reset.css";
+import "./shared/theme/theme.css";
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { ConfigProvider } from "antd";
+import { StrictMode } from "react";
+import { createRoot } from "react-dom/client";
+import { RouterProvider } from "react-router";
+import { useRoom } from "./app/room";
+import { router } from "./app/routes";
+import { antTheme, cssVariables } from "./shared/theme/tokens";
+
+const variables = document.createElement("style");
+variables.textContent = cssVariables();
+document.head.append(variables);
+
+const queries = new QueryClient({
+  defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: true } },
+});
+
+function Application() {
+  const room = useRoom();
+  return (
+    <ConfigProvider theme={antTheme(room)} button={{ autoInsertSpace: false }} wave={{ disabled: true }}>
+      <QueryClientProvider client={queries}>
+        <RouterProvider router={router} />
+      </QueryClientProvider>
+    </ConfigProvider>
+  );
+}
+
+const root = document.getElementById("root");
+if (root) {
+  createRoot(root).render(
+    <StrictMode>
+      <Application />
+    </StrictMode>,
+  );
+}

@@ -1,0 +1,69 @@
+import { type UseMutationResult, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { type Problem, type RecipeChange, type SlateView, api, toProblem, unwrap } from "./client";
+
+const slateKey = (id: string) => ["slate", id] as const;
+
+export function useSlate(id: string) {
+  return useQuery({
+    queryKey: slateKey(id),
+    queryFn: () => unwrap(api.GET("/api/slates/{id}", { params: { path: { id } } })),
+  });
+}
+
+export type SlateChange<A> = UseMutationResult<SlateView, Problem, A>;
+
+/**
+ * A change of a slate. Changes of one slate run one after another, each with the version the one before it left, so that
+ * fast typing never meets itself as a second window.
+ */
+export function useSlateChange<A>(
+  id: string,
+  change: (argument: A, version: number) => Promise<SlateView>,
+): SlateChange<A> {
+  const client = useQueryClient();
+  return useMutation<SlateView, Problem, A>({
+    scope: { id: `slate-${id}` },
+    mutationFn: async (argument) => {
+      const version = client.getQueryData<SlateView>(slateKey(id))?.version ?? 0;
+      try {
+        return await change(argument, version);
+      } catch (error) {
+        throw toProblem(error);
+      }
+    },
+    onSuccess: (slate) => {
+      client.setQueryData(slateKey(id), slate);
+      void client.invalidateQueries({ queryKey: ["bench"] });
+    },
+  });
+}
+
+export function useRecipeEdit(id: string): SlateChange<RecipeChange> {
+  return useSlateChange<RecipeChange>(id, (change, version) =>
+    unwrap(api.PATCH("/api/slates/{id}/recipe", { params: { path: { id } }, body: { ...change, version } })),
+  );
+}
+
+export function useUndo(id: string): SlateChange<"undo" | "redo"> {
+  return useSlateChange<"undo" | "redo">(id, (which, version) =>
+    which === "undo"
+      ? unwrap(api.POST("/api/slates/{id}/undo", { params: { path: { id } }, body: { version } }))
+      : unwrap(api.POST("/api/slates/{id}/redo", { params: { path: { id } }, body: { version } })),
+  );
+}
+
+export function useStores() {
+  return useQuery({
+    queryKey: ["stores"],
+    queryFn: () => unwrap(api.GET("/api/stores")),
+    staleTime: 60_000,
+  });
+}
+
+export function useRolls() {
+  return useQuery({ queryKey: ["rolls"], queryFn: () => unwrap(api.GET("/api/rolls")) });
+}
+
+export function useBench() {
+  return useQuery({ queryKey: ["bench"], queryFn: () => unwrap(api.GET("/api/bench")) });
+}
