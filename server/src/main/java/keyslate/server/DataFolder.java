@@ -22,7 +22,8 @@ final class DataFolder {
                 return "The data file " + file + " cannot be written. Check its permissions.";
             }
             if (Files.getFileStore(folder).getUsableSpace() < LEAST_FREE_BYTES) {
-                return "The disk with " + folder + " is full: less than 32 MB are free. Free some space and start again.";
+                return "The disk with " + folder
+                        + " is full: less than 32 MB are free. Free some space and start again.";
             }
             return null;
         } catch (FileAlreadyExistsException e) {

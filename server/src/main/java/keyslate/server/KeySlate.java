@@ -41,8 +41,8 @@ public final class KeySlate {
             }
             throw e;
         }
-        System.out.println("Key Slate is open at http://localhost:" + settings.get("server.port")
-                + "  (Ctrl-C closes it)");
+        System.out.println(
+                "Key Slate is open at http://localhost:" + settings.get("server.port") + "  (Ctrl-C closes it)");
     }
 
     /** Settings as the arguments that outrank every file. */
@@ -60,7 +60,9 @@ public final class KeySlate {
     private static Map<String, String> settings(String[] args) {
         Map<String, String> settings = new HashMap<>();
         settings.put("server.port", Integer.toString(DEFAULT_PORT));
-        settings.put("keyslate.data", Path.of(System.getProperty("user.home"), "key-slate").toString());
+        settings.put(
+                "keyslate.data",
+                Path.of(System.getProperty("user.home"), "key-slate").toString());
         for (int i = 0; i < args.length; i++) {
             switch (args[i]) {
                 case "--demo" -> settings.put("keyslate.demo", "true");

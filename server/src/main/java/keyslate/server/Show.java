@@ -5,9 +5,7 @@ import keyslate.core.quantity.Stops;
 
 /** Numbers as a printer reads them, for sentences the server writes: typographic minus and fractions, units shown. */
 public final class Show {
-    private static final String[] TWELFTHS = {
-        "", "1/12", "⅙", "¼", "⅓", "5/12", "½", "7/12", "⅔", "¾", "⅚", "11/12"
-    };
+    private static final String[] TWELFTHS = {"", "1/12", "⅙", "¼", "⅓", "5/12", "½", "7/12", "⅔", "¾", "⅚", "11/12"};
 
     private Show() {}
 

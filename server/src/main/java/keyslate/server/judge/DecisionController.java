@@ -92,15 +92,15 @@ public class DecisionController {
         Hung hung = hung(id, "STRIP");
         VerdictView verdict =
                 verdicts.reading(hung.view(), hung.before(), hung.now(), new Marks(asked.whitesAt(), asked.blacksAt()));
-        Taken taken =
-                switch (asked.answer()) {
-                    case "PROPOSED" -> new Taken(verdict.filter(), verdict.seconds(), false);
-                    case "KEEP_GRADE" -> new Taken(
-                            hung.before().filter().label(),
-                            verdict.keepSeconds(),
-                            !verdict.filter().equals(hung.before().filter().label()));
-                    default -> own(asked.filter(), asked.seconds());
-                };
+        Taken taken = switch (asked.answer()) {
+            case "PROPOSED" -> new Taken(verdict.filter(), verdict.seconds(), false);
+            case "KEEP_GRADE" ->
+                new Taken(
+                        hung.before().filter().label(),
+                        verdict.keepSeconds(),
+                        !verdict.filter().equals(hung.before().filter().label()));
+            default -> own(asked.filter(), asked.seconds());
+        };
         Decision decision = new Decision(
                 Ids.fresh(),
                 hung.sheet().slateId(),
@@ -183,7 +183,9 @@ public class DecisionController {
         Slate slate = service.change(hung.sheet().slateId(), version, s -> {
             sheets.add(decision);
             String because = hung.view().label() + ": " + decision.headline()
-                    + (taken.overruled() ? " Overruled: grade " + taken.filter() + ", " + Show.seconds(taken.seconds()) + "." : "");
+                    + (taken.overruled()
+                            ? " Overruled: grade " + taken.filter() + ", " + Show.seconds(taken.seconds()) + "."
+                            : "");
             Recipe next = editor.take(slates.recipe(s.recipeId()), taken.filter(), taken.seconds(), source, because);
             return service.stand(service.with(s, s.recipeId(), null, null), next);
         });
@@ -198,10 +200,13 @@ public class DecisionController {
                 "/filter",
                 "2",
                 () -> GradeFilter.ofLabel(filter == null ? "" : filter).label());
-        double set = errors.check("/seconds", 1.0, () -> TimerSteps.tenths()
-                .nearest(ExposureTime.ofSeconds(seconds == null ? Double.NaN : seconds))
-                .time()
-                .inSeconds());
+        double set = errors.check(
+                "/seconds",
+                1.0,
+                () -> TimerSteps.tenths()
+                        .nearest(ExposureTime.ofSeconds(seconds == null ? Double.NaN : seconds))
+                        .time()
+                        .inSeconds());
         errors.throwIfAny();
         return new Taken(label, set, true);
     }

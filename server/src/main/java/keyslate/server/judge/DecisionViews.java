@@ -24,7 +24,8 @@ public final class DecisionViews {
     public record Marks(@Nullable Double whitesAt, @Nullable Double blacksAt) {}
 
     /** How the next print should differ. */
-    public record Wishes(@Nullable Double darkerStops, @Nullable Double harderGrades) {}
+    public record Wishes(
+            @Nullable Double darkerStops, @Nullable Double harderGrades) {}
 
     /** A reading with its answer: PROPOSED, KEEP_GRADE or OWN with filter and seconds. */
     public record Reading(

@@ -49,8 +49,10 @@ public class Verdicts {
         ExposureTime whites = errors.check("/whitesAt", totals.get(0), () -> whitesPick.timeOn(totals));
         ExposureTime blacks = marks.blacksAt() == null
                 ? null
-                : errors.check("/blacksAt", totals.get(0), () -> PatchPick.ofPosition(marks.blacksAt())
-                        .timeOn(totals));
+                : errors.check(
+                        "/blacksAt",
+                        totals.get(0),
+                        () -> PatchPick.ofPosition(marks.blacksAt()).timeOn(totals));
         errors.throwIfAny();
         Stops uncertainty = whitesPick.uncertaintyOn(totals);
         ExposureTime carried = carry(whites, strip, before, now);
@@ -64,7 +66,8 @@ public class Verdicts {
         if (blacks == null) {
             double seconds = set(carried);
             return new VerdictView(
-                    "Set " + Show.seconds(seconds) + " at grade " + before.filter().label() + ".",
+                    "Set " + Show.seconds(seconds) + " at grade "
+                            + before.filter().label() + ".",
                     "The whites hold there. Mark the first true black too, and the grade can be judged.",
                     rests,
                     before.filter().label(),
@@ -121,7 +124,8 @@ public class Verdicts {
         String headline = filter == before.filter()
                 ? late + " Keep grade " + filter.label() + ", " + Show.seconds(seconds) + "."
                 : late + " Go to grade " + filter.label() + ".";
-        String whyWithTime = filter == before.filter() ? why : why + " Base exposure becomes " + Show.seconds(seconds) + ".";
+        String whyWithTime =
+                filter == before.filter() ? why : why + " Base exposure becomes " + Show.seconds(seconds) + ".";
         return new VerdictView(
                 headline,
                 whyWithTime,
@@ -161,8 +165,7 @@ public class Verdicts {
         double darker = errors.check(
                 "/darkerStops",
                 0.0,
-                () -> Check.within(
-                        "change", wishes.darkerStops() == null ? 0 : wishes.darkerStops(), -5, 5, "stops"));
+                () -> Check.within("change", wishes.darkerStops() == null ? 0 : wishes.darkerStops(), -5, 5, "stops"));
         double harder = errors.check(
                 "/harderGrades",
                 0.0,
@@ -175,7 +178,8 @@ public class Verdicts {
         rests.add(print.label() + ": " + Show.seconds(before.base().inSeconds()) + " at grade "
                 + before.filter().label() + ", on record.");
         if (darker != 0) {
-            rests.add((darker > 0 ? "Darker by " : "Lighter by ") + Show.stopsApart(Stops.of(darker)) + ", your judgement.");
+            rests.add((darker > 0 ? "Darker by " : "Lighter by ") + Show.stopsApart(Stops.of(darker))
+                    + ", your judgement.");
         }
         if (next.filter() != before.filter()) {
             rests.add("Time moved so that light tones of density 0.16 stay, the model of a generic paper (CON-05).");
@@ -208,8 +212,8 @@ public class Verdicts {
         }
         List<String> parts = new ArrayList<>();
         if (next.filter() != before.filter()) {
-            parts.add("Grade " + before.filter().label() + " to " + next.filter().label()
-                    + ", the light tones stay where they are");
+            parts.add("Grade " + before.filter().label() + " to "
+                    + next.filter().label() + ", the light tones stay where they are");
         }
         if (darker != 0) {
             parts.add((darker > 0 ? "the whole print darker by " : "the whole print lighter by ")

@@ -32,8 +32,7 @@ class LocalChangeController {
     @PostMapping("/api/calculations/local-change")
     LocalChangeAnswer localChange(@RequestBody LocalChangeRequest asked) {
         FieldErrors errors = new FieldErrors();
-        ExposureTime base =
-                errors.check("/baseSeconds", null, () -> ExposureTime.ofSeconds(asked.baseSeconds()));
+        ExposureTime base = errors.check("/baseSeconds", null, () -> ExposureTime.ofSeconds(asked.baseSeconds()));
         errors.throwIfAny();
         LocalChange change = read(asked, base);
         return new LocalChangeAnswer(

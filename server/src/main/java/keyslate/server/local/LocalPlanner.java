@@ -39,7 +39,8 @@ public final class LocalPlanner {
                 rig.recipe().areas().stream().map(a -> time(rig, a)).toList();
         try {
             List<ScriptStepView> script = script(rig);
-            double total = script.stream().mapToDouble(ScriptStepView::setSeconds).sum();
+            double total =
+                    script.stream().mapToDouble(ScriptStepView::setSeconds).sum();
             return new LocalPlanView(areas, script, Math.rint(total * 10) / 10, null, stopDown(rig));
         } catch (QuantityException e) {
             return new LocalPlanView(areas, List.of(), 0, sentence(e.getMessage()), stopDown(rig));
@@ -75,8 +76,7 @@ public final class LocalPlanner {
 
     /** The same script with names instead of keys, for showing. */
     public static List<ScriptStepView> named(List<ScriptStepView> script, List<Area> areas) {
-        Map<String, String> names =
-                areas.stream().collect(Collectors.toMap(Area::areaKey, Area::name, (a, b) -> a));
+        Map<String, String> names = areas.stream().collect(Collectors.toMap(Area::areaKey, Area::name, (a, b) -> a));
         return script.stream()
                 .map(s -> new ScriptStepView(
                         s.place(),
@@ -92,7 +92,8 @@ public final class LocalPlanner {
     }
 
     private static Optional<Grade> burnGrade(Rig rig, Area area) {
-        return area.filter() == null || area.filter().equals(rig.recipe().setup().filter())
+        return area.filter() == null
+                        || area.filter().equals(rig.recipe().setup().filter())
                 ? Optional.empty()
                 : Optional.of(GradeFilter.ofLabel(area.filter()).grade());
     }
@@ -154,7 +155,9 @@ public final class LocalPlanner {
         FNumber wanted = FNumber.of(now.inFStops() * Math.sqrt(most.toFactor()));
         double limit = Math.min(
                 wanted.inFStops(),
-                ApertureMark.ofEngraved(rig.lens().smallestMark(), marks).trueNumber().inFStops());
+                ApertureMark.ofEngraved(rig.lens().smallestMark(), marks)
+                        .trueNumber()
+                        .inFStops());
         ApertureMark mark = ApertureMark.nearest(FNumber.of(limit), marks);
         if (mark.trueNumber().inFStops() <= now.inFStops() * 1.01) {
             return null;
@@ -168,8 +171,8 @@ public final class LocalPlanner {
                 .orElse(0);
         return new StopDownView(
                 "A hold is too short for a hand.",
-                "Stop down to " + Show.aperture(mark.engraved()) + ": the base becomes "
-                        + Show.seconds(set.inSeconds()) + " and the shortest hold " + Show.seconds(shortest) + ".",
+                "Stop down to " + Show.aperture(mark.engraved()) + ": the base becomes " + Show.seconds(set.inSeconds())
+                        + " and the shortest hold " + Show.seconds(shortest) + ".",
                 mark.engraved(),
                 set.inSeconds());
     }

@@ -20,9 +20,8 @@ public final class Shapes {
 
     /** Checks an outline and gives the core's value. */
     public static AreaShape toCore(ShapeView shape) {
-        List<Point> points = shape.points().stream()
-                .map(p -> new Point(p.x(), p.y()))
-                .toList();
+        List<Point> points =
+                shape.points().stream().map(p -> new Point(p.x(), p.y())).toList();
         boolean two = points.size() == 2;
         return switch (shape.kind()) {
             case "ellipse" -> {

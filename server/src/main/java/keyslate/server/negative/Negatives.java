@@ -16,6 +16,7 @@ import org.springframework.stereotype.Component;
 @Component
 public class Negatives {
     private static final int KEPT = 12;
+    private static final int SMALL_SIDE = 240;
     private static final double WHITE_PERCENTILE = 0.985;
     private static final double WHITE_SHOWN = 0.80;
     private static final double MIDDLE_SHOWN = 0.20;
@@ -24,6 +25,7 @@ public class Negatives {
     private final RollRepository rolls;
     private final Map<String, Raster> scenes = kept();
     private final Map<String, Raster> negatives = kept();
+    private final Map<String, Raster> smalls = kept();
 
     Negatives(RollRepository rolls) {
         this.rolls = rolls;
@@ -33,6 +35,11 @@ public class Negatives {
     public synchronized Optional<Raster> negative(Frame frame) {
         return Optional.ofNullable(frame.pictureId())
                 .map(id -> negatives.computeIfAbsent(id, key -> FilmCurve.negativeOf(scene(key), 0)));
+    }
+
+    /** The negative at {@value #SMALL_SIDE} pixels, for judging where tones lie. */
+    public synchronized Optional<Raster> small(Frame frame) {
+        return negative(frame).map(n -> smalls.computeIfAbsent(frame.pictureId(), id -> n.reducedTo(SMALL_SIDE)));
     }
 
     /** The positive of a frame as a JPEG, at most {@code side} pixels long, its brightest tones made nearly white. */

@@ -63,7 +63,10 @@ public final class PictureFiles {
             }
             boolean turned = jpeg && orientation(file) >= 5;
             return new Described(
-                    jpeg ? "image/jpeg" : "image/png", Picture.SRGB_8, turned ? height : width, turned ? width : height);
+                    jpeg ? "image/jpeg" : "image/png",
+                    Picture.SRGB_8,
+                    turned ? height : width,
+                    turned ? width : height);
         } catch (IOException e) {
             throw notAPicture();
         }
@@ -96,6 +99,19 @@ public final class PictureFiles {
             throw new UncheckedIOException(e);
         } finally {
             writer.dispose();
+        }
+        return out.toByteArray();
+    }
+
+    /** One grey byte a pixel as a BMP file: large but made in no time, for previews that never leave the machine. */
+    public static byte[] greyBmp(byte[] grey, int width, int height) {
+        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_BYTE_GRAY);
+        image.getRaster().setDataElements(0, 0, width, height, grey);
+        ByteArrayOutputStream out = new ByteArrayOutputStream(grey.length + 2048);
+        try (MemoryCacheImageOutputStream stream = new MemoryCacheImageOutputStream(out)) {
+            ImageIO.write(image, "bmp", stream);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
         return out.toByteArray();
     }
@@ -135,20 +151,18 @@ public final class PictureFiles {
         BufferedImage to = new BufferedImage(swapped ? h : w, swapped ? w : h, BufferedImage.TYPE_INT_RGB);
         for (int y = 0; y < h; y++) {
             for (int x = 0; x < w; x++) {
-                int tx =
-                        switch (orientation) {
-                            case 2, 3 -> w - 1 - x;
-                            case 6, 7 -> h - 1 - y;
-                            case 5, 8 -> y;
-                            default -> x;
-                        };
-                int ty =
-                        switch (orientation) {
-                            case 3, 4 -> h - 1 - y;
-                            case 7, 8 -> w - 1 - x;
-                            case 5, 6 -> x;
-                            default -> y;
-                        };
+                int tx = switch (orientation) {
+                    case 2, 3 -> w - 1 - x;
+                    case 6, 7 -> h - 1 - y;
+                    case 5, 8 -> y;
+                    default -> x;
+                };
+                int ty = switch (orientation) {
+                    case 3, 4 -> h - 1 - y;
+                    case 7, 8 -> w - 1 - x;
+                    case 5, 6 -> x;
+                    default -> y;
+                };
                 to.setRGB(tx, ty, from.getRGB(x, y));
             }
         }

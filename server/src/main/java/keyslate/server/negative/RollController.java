@@ -45,8 +45,7 @@ public class RollController {
     private final Negatives negatives;
     private final Clock clock;
 
-    RollController(
-            Database database, RollRepository rolls, SlateRepository slates, Negatives negatives, Clock clock) {
+    RollController(Database database, RollRepository rolls, SlateRepository slates, Negatives negatives, Clock clock) {
         this.database = database;
         this.rolls = rolls;
         this.slates = slates;
@@ -69,12 +68,7 @@ public class RollController {
         errors.throwIfAny();
         String film = asked.film() == null ? "" : asked.film().strip();
         Roll roll = new Roll(
-                Ids.fresh(),
-                title,
-                film,
-                Math.max(longMm, shortMm),
-                Math.min(longMm, shortMm),
-                Clocks.now(clock));
+                Ids.fresh(), title, film, Math.max(longMm, shortMm), Math.min(longMm, shortMm), Clocks.now(clock));
         database.inTransaction(() -> rolls.add(roll));
         return view(roll);
     }
@@ -104,13 +98,12 @@ public class RollController {
         }
         boolean stands = found != null ? found.heightPx() > found.widthPx() : Boolean.TRUE.equals(upright);
         String pictureId = found == null ? null : Ids.fresh();
-        Frame frame = new Frame(
-                Ids.fresh(), id, frameNumber, frameTitle, caption == null ? "" : caption, stands, pictureId);
+        Frame frame =
+                new Frame(Ids.fresh(), id, frameNumber, frameTitle, caption == null ? "" : caption, stands, pictureId);
         database.inTransaction(() -> {
             if (found != null) {
                 rolls.add(
-                        new Picture(
-                                pictureId, found.mediaType(), found.encoding(), found.widthPx(), found.heightPx()),
+                        new Picture(pictureId, found.mediaType(), found.encoding(), found.widthPx(), found.heightPx()),
                         bytes);
             }
             rolls.add(frame);

@@ -30,5 +30,8 @@ public final class RollViews {
 
     /** A roll to be added. */
     public record NewRoll(
-            @Nullable String title, @Nullable String film, @Nullable Double longMm, @Nullable Double shortMm) {}
+            @Nullable String title,
+            @Nullable String film,
+            @Nullable Double longMm,
+            @Nullable Double shortMm) {}
 }

@@ -84,7 +84,8 @@ class RunController {
             throw new NotFoundException("This sheet has no picture.");
         }
         return ResponseEntity.ok()
-                .cacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable())
+                .cacheControl(
+                        CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable())
                 .body(pictures.pictureBytes(sheet.pictureId()).orElseThrow());
     }
 }

@@ -35,8 +35,8 @@ import keyslate.server.slate.SheetAssembler;
 import keyslate.server.slate.SlateService;
 import keyslate.server.slate.SlateViews.RectView;
 import keyslate.server.slate.SlateViews.ScriptStepView;
-import keyslate.server.slate.SlateViews.StripPlanView;
 import keyslate.server.slate.SlateViews.SheetView;
+import keyslate.server.slate.SlateViews.StripPlanView;
 import keyslate.server.test.StripPlanner;
 import keyslate.server.web.ConflictException;
 import keyslate.server.web.NotFoundException;
@@ -121,7 +121,8 @@ public class RunService {
         slateService.change(slateId, asked.version(), slate -> {
             List<Sheet> before = sheets.of(slateId);
             if (before.stream().anyMatch(s -> "EXPOSING".equals(s.state()))) {
-                throw new ConflictException("sheet-under-lamp", "Finish or give up the sheet that is under the lamp first.");
+                throw new ConflictException(
+                        "sheet-under-lamp", "Finish or give up the sheet that is under the lamp first.");
             }
             Recipe recipe = slates.recipe(slate.recipeId());
             Rig rig = rigs.of(recipe);
@@ -130,9 +131,10 @@ public class RunService {
                 throw RefusedException.of("/kind", "E_SHAPE", "A sheet is a strip or a print.");
             }
             if (rig.paper().sheetsLeft() <= 0) {
-                throw RefusedException.of("/kind", "E_RANGE", "The box of " + rig.paper().name() + " is empty.");
+                throw RefusedException.of(
+                        "/kind", "E_RANGE", "The box of " + rig.paper().name() + " is empty.");
             }
-            StripPlanView plan = StripPlanner.plan(rig, negatives.negative(rig.frame()));
+            StripPlanView plan = StripPlanner.plan(rig, negatives.small(rig.frame()));
             if (strip && plan.problem() != null) {
                 throw RefusedException.of("/kind", "E_RANGE", plan.problem());
             }
@@ -181,8 +183,7 @@ public class RunService {
                         .count()
                 + 1;
         double seconds = now.nextSetSeconds();
-        LampRecord on =
-                new LampRecord(sheetId, burst, attempt, seconds, Clocks.now(clock), null, null, null);
+        LampRecord on = new LampRecord(sheetId, burst, attempt, seconds, Clocks.now(clock), null, null, null);
         database.inTransaction(() -> sheets.add(on));
         try {
             timer.on(seconds, (given, complete) -> record(on, given, complete));
@@ -224,11 +225,13 @@ public class RunService {
         byte[] jpeg = scan.map(s -> PictureFiles.greyJpeg(s.grey(), s.width(), s.height()))
                 .orElse(null);
         database.inTransaction(() -> {
-            scan.ifPresent(s ->
-                    rolls.add(new Picture(pictureId, "image/jpeg", Picture.SRGB_8, s.width(), s.height()), jpeg));
+            scan.ifPresent(
+                    s -> rolls.add(new Picture(pictureId, "image/jpeg", Picture.SRGB_8, s.width(), s.height()), jpeg));
             sheets.end(ended(sheet, "HUNG", pictureId, offset, ""));
-            stores.useBaths(
-                    sheet.paperUsed() * rig.sheetWidth().inMm() * rig.sheetHeight().inMm() / 1e6);
+            stores.useBaths(sheet.paperUsed()
+                    * rig.sheetWidth().inMm()
+                    * rig.sheetHeight().inMm()
+                    / 1e6);
             touch(sheet.slateId());
         });
         return find(sheetId);
@@ -281,15 +284,16 @@ public class RunService {
                 .orElseThrow()
                 .cropped(view.left(), view.top(), view.width(), view.height())
                 .reducedTo(MATCH_SIDE);
-        AreaMask.View mask =
-                new AreaMask.View(view.left(), view.top(), view.width(), view.height(), rig.frameAspect());
+        AreaMask.View mask = new AreaMask.View(view.left(), view.top(), view.width(), view.height(), rig.frameAspect());
         List<Burst> bursts = given(sheet, rig, rig.lag());
         return PaperMatch.speedOffset(
                         stops -> model.print(
                                         negative,
                                         mask,
                                         new SheetExposure(
-                                                rig.logPerSecond() + Stops.of(stops).toLogExposure(), bursts),
+                                                rig.logPerSecond()
+                                                        + Stops.of(stops).toLogExposure(),
+                                                bursts),
                                         PaperTruth.asLabelled())
                                 .mean(),
                         measured)
@@ -300,8 +304,8 @@ public class RunService {
     private List<Burst> given(Sheet sheet, Rig rig, LampLag lag) {
         Map<String, SheetExposure.Area> areas =
                 rig.recipe().areas().stream().collect(Collectors.toMap(Area::areaKey, Shapes::toExposed));
-        Map<Integer, ScriptStepView> script = assembler.script(sheet.id()).stream()
-                .collect(Collectors.toMap(ScriptStepView::place, s -> s));
+        Map<Integer, ScriptStepView> script =
+                assembler.script(sheet.id()).stream().collect(Collectors.toMap(ScriptStepView::place, s -> s));
         String direction = rig.recipe().strip().direction();
         List<Burst> bursts = new ArrayList<>();
         for (LampRecord l : sheets.lampOf(sheet.id())) {
@@ -359,8 +363,8 @@ public class RunService {
         int done = shown.burstsDone();
         Integer next = done < shown.script().size() ? done + 1 : null;
         double rest = next == null ? 0 : rest(shown.script().get(done), lamp, rig.lag());
-        boolean resumed = next != null
-                && lamp.stream().anyMatch(l -> l.burstPlace() == next && "STOPPED".equals(l.outcome()));
+        boolean resumed =
+                next != null && lamp.stream().anyMatch(l -> l.burstPlace() == next && "STOPPED".equals(l.outcome()));
         return new RunView(
                 sheet.id(),
                 sheet.slateId(),

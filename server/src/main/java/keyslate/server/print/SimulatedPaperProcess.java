@@ -37,8 +37,8 @@ class SimulatedPaperProcess implements PaperProcess {
     public Optional<Scan> process(Rig rig, RectView view, List<Burst> bursts) {
         return negatives.negative(rig.frame()).map(negative -> {
             Raster part = negative.cropped(view.left(), view.top(), view.width(), view.height());
-            AreaMask.View mask = new AreaMask.View(
-                    view.left(), view.top(), view.width(), view.height(), rig.frameAspect());
+            AreaMask.View mask =
+                    new AreaMask.View(view.left(), view.top(), view.width(), view.height(), rig.frameAspect());
             long seed = seed(rig.paper().name() + rig.paper().batch());
             PaperTruth truth = PaperTruth.ofBatch(seed, rig.enlarger().lagSeconds() + LAG_OFFSET_SECONDS);
             LampLag lag = LampLag.ofSeconds(truth.lagSeconds());

@@ -19,7 +19,8 @@ final class Differences {
         if (before.filter() != now.filter()) {
             found.add(new DifferenceView("filter", "was " + before.filter().label()));
         }
-        Stops light = before.aperture().trueNumber().lightChangeTo(now.aperture().trueNumber());
+        Stops light =
+                before.aperture().trueNumber().lightChangeTo(now.aperture().trueNumber());
         if (Math.abs(light.inStops()) > SAME_STOPS) {
             found.add(new DifferenceView("aperture", Show.stops(light)));
         }
@@ -31,7 +32,8 @@ final class Differences {
             found.add(new DifferenceView("lens", "changed"));
         }
         if (Math.abs(before.magnification().inTimes() / now.magnification().inTimes() - 1) > 0.005) {
-            found.add(new DifferenceView("size", "was " + Show.number(before.magnification().inTimes()) + " ×"));
+            found.add(new DifferenceView(
+                    "size", "was " + Show.number(before.magnification().inTimes()) + " ×"));
         }
         if (!before.paper().batch().equals(now.paper().batch())) {
             found.add(new DifferenceView("paper", "another box"));

@@ -79,7 +79,9 @@ final class NextStep {
                 "print",
                 "Expose the next print: grade " + recipe.setup().filter() + ", "
                         + Show.seconds(recipe.setup().baseSeconds()) + ".",
-                recipe.areas().isEmpty() ? "Changed since " + print.label().toLowerCase(java.util.Locale.ROOT) + "." : areas(recipe),
+                recipe.areas().isEmpty()
+                        ? "Changed since " + print.label().toLowerCase(java.util.Locale.ROOT) + "."
+                        : areas(recipe),
                 "Go to Print");
     }
 

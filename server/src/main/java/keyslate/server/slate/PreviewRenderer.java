@@ -12,7 +12,6 @@ import keyslate.core.darkroom.PaperTruth;
 import keyslate.core.darkroom.Raster;
 import keyslate.core.darkroom.SheetExposure;
 import keyslate.core.darkroom.SheetExposure.Burst;
-import keyslate.core.darkroom.ToneEncoding;
 import keyslate.core.quantity.QuantityException;
 import keyslate.core.quantity.Stops;
 import keyslate.server.local.LocalPlanner;
@@ -40,25 +39,23 @@ public class PreviewRenderer {
         this.print = new MonoPrint(paper);
     }
 
-    /** A JPEG of the picture area, at most {@code side} pixels long; empty when the frame was never scanned. */
-    public Optional<byte[]> jpeg(Rig rig, boolean withLocalWork, int side) {
+    /** A BMP file of the picture area, at most {@code side} pixels long; empty when the frame was never scanned. */
+    public Optional<byte[]> bmp(Rig rig, boolean withLocalWork, int side) {
         return negatives.negative(rig.frame()).map(negative -> {
             RectView crop = rig.crop();
             Raster part = negative.cropped(crop.left(), crop.top(), crop.width(), crop.height())
                     .reducedTo(side);
             double light = rig.logPerSecond() + offset(rig).toLogExposure();
-            Raster densities = print.print(
+            byte[] grey = print.printGrey(
                     part, rig.view(), new SheetExposure(light, bursts(rig, withLocalWork)), PaperTruth.asLabelled());
-            return PictureFiles.greyJpeg(ToneEncoding.toGrey(densities), densities.width(), densities.height());
+            return PictureFiles.greyBmp(grey, part.width(), part.height());
         });
     }
 
     /** What the preview rests on, in words. */
     public PreviewBasisView basis(Rig rig) {
         return anchor(rig)
-                .map(s -> new PreviewBasisView(
-                        true,
-                        "Computed from the scan, set to the tone of " + label(s) + "."))
+                .map(s -> new PreviewBasisView(true, "Computed from the scan, set to the tone of " + label(s) + "."))
                 .orElseGet(() -> new PreviewBasisView(
                         false, "Computed from the scan with an assumed paper speed: may be a stop off."));
     }

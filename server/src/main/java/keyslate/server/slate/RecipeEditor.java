@@ -86,13 +86,7 @@ public class RecipeEditor {
     }
 
     private Recipe follow(
-            Recipe now,
-            String title,
-            String intent,
-            Setup setup,
-            Strip strip,
-            List<Area> areas,
-            List<String> said) {
+            Recipe now, String title, String intent, Setup setup, Strip strip, List<Area> areas, List<String> said) {
         String label = said.isEmpty() ? "no change" : String.join(", ", said);
         return new Recipe(
                 Ids.fresh(), now.slateId(), now.id(), Clocks.now(clock), label, title, intent, setup, strip, areas);
@@ -100,14 +94,19 @@ public class RecipeEditor {
 
     private Setup setup(FieldErrors errors, Recipe now, RecipeChange change, List<String> said) {
         Setup s = now.setup();
-        String enlargerId = known(errors, "/enlargerId", change.enlargerId(), s.enlargerId(), id -> stores.enlarger(id));
+        String enlargerId =
+                known(errors, "/enlargerId", change.enlargerId(), s.enlargerId(), id -> stores.enlarger(id));
         Lens lens = stores.lens(known(errors, "/lensId", change.lensId(), s.lensId(), id -> stores.lens(id)))
                 .orElseThrow();
         Paper box = stores.paper(known(errors, "/paperId", change.paperId(), s.paperId(), id -> stores.paper(id)))
                 .orElseThrow();
         boolean newBox = !box.id().equals(s.paperId());
         double width = length(
-                errors, "/sheetWidthMm", change.sheetWidthMm(), newBox ? box.widthMm() : s.sheetWidthMm(), "sheet width");
+                errors,
+                "/sheetWidthMm",
+                change.sheetWidthMm(),
+                newBox ? box.widthMm() : s.sheetWidthMm(),
+                "sheet width");
         double height = length(
                 errors,
                 "/sheetHeightMm",
@@ -165,8 +164,7 @@ public class RecipeEditor {
     }
 
     /** The time: the user's own, or the old one carried along with opening and grade so that the print stays as light. */
-    private Setup time(
-            FieldErrors errors, Recipe now, Setup moved, Lens lens, RecipeChange change, List<String> said) {
+    private Setup time(FieldErrors errors, Recipe now, Setup moved, Lens lens, RecipeChange change, List<String> said) {
         Setup s = now.setup();
         boolean opened = moved.apertureMark() != s.apertureMark();
         boolean graded = !moved.filter().equals(s.filter());
@@ -215,21 +213,26 @@ public class RecipeEditor {
     /** The user's own time: typed in seconds, or as a change in stops of what stands. */
     private static double ownTime(FieldErrors errors, double now, RecipeChange change) {
         if (change.baseSeconds() != null) {
-            return errors.check("/baseSeconds", now, () -> TimerSteps.tenths()
-                    .nearest(ExposureTime.ofSeconds(change.baseSeconds()))
-                    .time()
-                    .inSeconds());
+            return errors.check(
+                    "/baseSeconds",
+                    now,
+                    () -> TimerSteps.tenths()
+                            .nearest(ExposureTime.ofSeconds(change.baseSeconds()))
+                            .time()
+                            .inSeconds());
         }
-        return errors.check("/baseChangeStops", now, () -> TimerSteps.tenths()
-                .nearest(ExposureTime.ofSeconds(now).plus(Stops.of(change.baseChangeStops())))
-                .time()
-                .inSeconds());
+        return errors.check(
+                "/baseChangeStops",
+                now,
+                () -> TimerSteps.tenths()
+                        .nearest(ExposureTime.ofSeconds(now).plus(Stops.of(change.baseChangeStops())))
+                        .time()
+                        .inSeconds());
     }
 
     /** A typed opening must be on the ring; a lens that is changed keeps the nearest opening it has. */
     private static double aperture(FieldErrors errors, RecipeChange change, Setup s, Lens lens) {
-        List<ApertureMark> ring =
-                ApertureMark.ring(lens.openMark(), lens.smallestMark(), lens.marksPerStop());
+        List<ApertureMark> ring = ApertureMark.ring(lens.openMark(), lens.smallestMark(), lens.marksPerStop());
         if (change.apertureMark() == null) {
             return ring.stream()
                     .map(ApertureMark::engraved)
@@ -274,17 +277,26 @@ public class RecipeEditor {
         int patches = errors.check(
                 "/stripPatches",
                 s.patches(),
-                () -> Check.count("patches", change.stripPatches() == null ? s.patches() : change.stripPatches(), 2, 15));
+                () -> Check.count(
+                        "patches", change.stripPatches() == null ? s.patches() : change.stripPatches(), 2, 15));
         double stepStops = errors.check(
                 "/stripStepStops",
                 s.stepStops(),
                 () -> Check.within(
-                        "step", Check.positive("step", or(change.stripStepStops(), s.stepStops()), "stop"), 1.0 / 24, 3, "stops"));
+                        "step",
+                        Check.positive("step", or(change.stripStepStops(), s.stepStops()), "stop"),
+                        1.0 / 24,
+                        3,
+                        "stops"));
         double stepSeconds = errors.check(
                 "/stripStepSeconds",
                 s.stepSeconds(),
                 () -> Check.within(
-                        "step", Check.positive("step", or(change.stripStepSeconds(), s.stepSeconds()), "s"), 0.1, 600, "s"));
+                        "step",
+                        Check.positive("step", or(change.stripStepSeconds(), s.stepSeconds()), "s"),
+                        0.1,
+                        600,
+                        "s"));
         Double centre = centre(errors, change, s);
         double room = StripPlanner.room(rig, direction);
         double across = StripPlanner.roomAcross(rig, direction);
@@ -318,8 +330,7 @@ public class RecipeEditor {
             place = errors.check(
                     "/stripPlace", s.place(), () -> Check.within("place of the strip", change.stripPlace(), 0, 1, ""));
         }
-        Strip strip =
-                new Strip(kind, centre, stepStops, stepSeconds, patches, direction, patchMm, breadth, place);
+        Strip strip = new Strip(kind, centre, stepStops, stepSeconds, patches, direction, patchMm, breadth, place);
         if (!strip.equals(s)) {
             said.add("strip plan");
         }
@@ -333,10 +344,13 @@ public class RecipeEditor {
         if (change.stripCentreSeconds() == null) {
             return s.centreSeconds();
         }
-        return errors.check("/stripCentreSeconds", s.centreSeconds(), () -> TimerSteps.tenths()
-                .nearest(ExposureTime.ofSeconds(change.stripCentreSeconds()))
-                .time()
-                .inSeconds());
+        return errors.check(
+                "/stripCentreSeconds",
+                s.centreSeconds(),
+                () -> TimerSteps.tenths()
+                        .nearest(ExposureTime.ofSeconds(change.stripCentreSeconds()))
+                        .time()
+                        .inSeconds());
     }
 
     private static List<Area> areas(
@@ -345,7 +359,10 @@ public class RecipeEditor {
             return now;
         }
         if (asked.size() > MOST_AREAS) {
-            errors.add("/areas", "E_SHAPE", "A plan takes up to " + MOST_AREAS + " areas; more than that asks for a mask.");
+            errors.add(
+                    "/areas",
+                    "E_SHAPE",
+                    "A plan takes up to " + MOST_AREAS + " areas; more than that asks for a mask.");
         }
         List<Area> areas = new ArrayList<>();
         Set<String> keys = new HashSet<>();
@@ -369,12 +386,13 @@ public class RecipeEditor {
                 Shapes.toCore(a.shape());
                 return Shapes.toJson(a.shape());
             });
-            double soft = errors.check(
-                    at + "/softEdge", 0.05, () -> Check.within("soft edge", a.softEdge(), 0, 1, ""));
+            double soft = errors.check(at + "/softEdge", 0.05, () -> Check.within("soft edge", a.softEdge(), 0, 1, ""));
             double change = errors.check(
                     at + "/changeStops", 0.0, () -> Check.within("change", a.changeStops(), -4, 6, "stops"));
             String filter = errors.check(
-                    at + "/filter", null, () -> a.filter() == null
+                    at + "/filter",
+                    null,
+                    () -> a.filter() == null
                             ? null
                             : GradeFilter.ofLabel(a.filter()).label());
             String tool = a.tool() == null ? "" : a.tool().strip();
@@ -382,7 +400,8 @@ public class RecipeEditor {
                     a.key(), name, shape, soft, change, filter, tool.substring(0, Math.min(60, tool.length()))));
         }
         if (!areas.equals(now)) {
-            said.add(areas.size() > now.size() ? "new area" : areas.size() < now.size() ? "area removed" : "local plan");
+            said.add(
+                    areas.size() > now.size() ? "new area" : areas.size() < now.size() ? "area removed" : "local plan");
         }
         return areas;
     }
@@ -414,8 +433,7 @@ public class RecipeEditor {
         return given == null ? now : given;
     }
 
-    private static double length(
-            FieldErrors errors, String pointer, @Nullable Double given, double now, String name) {
+    private static double length(FieldErrors errors, String pointer, @Nullable Double given, double now, String name) {
         return errors.check(
                 pointer, now, () -> Check.within(name, or(given, now), SHORTEST_SIDE_MM, LONGEST_SIDE_MM, "mm"));
     }

@@ -72,7 +72,7 @@ public class SlateAssembler {
                 frames.view(rig.frame()),
                 view(recipe),
                 setup(rig),
-                StripPlanner.plan(rig, negatives.negative(rig.frame())),
+                StripPlanner.plan(rig, negatives.small(rig.frame())),
                 named,
                 differences(rig, onCord),
                 onCord,
@@ -215,8 +215,8 @@ public class SlateAssembler {
             warnings.add("The lens is wide open or nearly so: right for focusing, soft at the edges for a print.");
         }
         if (rig.paper().sheetsLeft() <= rig.paper().reserveSheets()) {
-            warnings.add(rig.paper().name() + ": " + Show.number(rig.paper().sheetsLeft())
-                    + " sheets left, your reserve.");
+            warnings.add(
+                    rig.paper().name() + ": " + Show.number(rig.paper().sheetsLeft()) + " sheets left, your reserve.");
         }
         return warnings;
     }

@@ -13,7 +13,6 @@ import keyslate.store.slate.Recipe;
 import keyslate.store.slate.Slate;
 import keyslate.store.slate.SlateRepository;
 import org.springframework.http.CacheControl;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PatchMapping;
@@ -74,7 +73,7 @@ class SlateController {
     }
 
     /** The computed print of a recipe of this slate; a recipe never changes, so its preview may be kept a while. */
-    @GetMapping(path = "/{id}/preview", produces = MediaType.IMAGE_JPEG_VALUE)
+    @GetMapping(path = "/{id}/preview", produces = "image/bmp")
     ResponseEntity<byte[]> preview(
             @PathVariable String id,
             @RequestParam String recipe,
@@ -84,10 +83,11 @@ class SlateController {
                 .filter(r -> r.slateId().equals(id))
                 .orElseThrow(NotFoundException.of("recipe"));
         int pixels = Check.count("side", side, 16, PictureFiles.WORKING_SIDE);
-        byte[] jpeg = preview.jpeg(rigs.of(asked), local, pixels)
-                .orElseThrow(() -> new NotFoundException("This frame was never scanned, so there is nothing to preview."));
+        byte[] bmp = preview.bmp(rigs.of(asked), local, pixels)
+                .orElseThrow(
+                        () -> new NotFoundException("This frame was never scanned, so there is nothing to preview."));
         return ResponseEntity.ok()
                 .cacheControl(CacheControl.maxAge(Duration.ofMinutes(5)).cachePrivate())
-                .body(jpeg);
+                .body(bmp);
     }
 }

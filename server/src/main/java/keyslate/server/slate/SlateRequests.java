@@ -10,7 +10,9 @@ public final class SlateRequests {
 
     /** A slate for a frame. */
     public record NewSlate(
-            @Nullable String frameId, @Nullable String title, @Nullable String intent) {}
+            @Nullable String frameId,
+            @Nullable String title,
+            @Nullable String intent) {}
 
     /** An edit of the standing recipe: only what is given changes. */
     public record RecipeChange(
@@ -44,14 +46,16 @@ public final class SlateRequests {
             @Nullable List<AreaView> areas) {
         /** A change of nothing but the opening. */
         public static RecipeChange ofAperture(long version, double mark) {
-            return new RecipeChange(version, null, null, null, null, mark, null, null, null, null, null, null, null, null, null, null, null,
-                    null, null, null, null, null, null, null, null, null, null, null);
+            return new RecipeChange(
+                    version, null, null, null, null, mark, null, null, null, null, null, null, null, null, null, null,
+                    null, null, null, null, null, null, null, null, null, null, null, null);
         }
 
         /** A change of nothing but the areas. */
         public static RecipeChange ofAreas(long version, List<AreaView> areas) {
-            return new RecipeChange(version, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-                    null, null, null, null, null, null, null, null, null, null, areas);
+            return new RecipeChange(
+                    version, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
+                    null, null, null, null, null, null, null, null, null, null, null, areas);
         }
     }
 

@@ -66,9 +66,8 @@ public class SlateService {
     /** A new slate for a frame, set up with what fits its format. */
     public Slate create(NewSlate asked) {
         FieldErrors errors = new FieldErrors();
-        Frame frame = asked.frameId() == null
-                ? null
-                : rolls.frame(asked.frameId()).orElse(null);
+        Frame frame =
+                asked.frameId() == null ? null : rolls.frame(asked.frameId()).orElse(null);
         if (frame == null) {
             errors.add("/frameId", "E_SHAPE", "Pick a frame on the proof sheet first.");
         }
@@ -77,7 +76,9 @@ public class SlateService {
             errors.add("/intent", "E_SHAPE", "Write up to 400 characters here.");
         }
         errors.throwIfAny();
-        String title = asked.title() == null || asked.title().isBlank() ? frame.title() : asked.title().strip();
+        String title = asked.title() == null || asked.title().isBlank()
+                ? frame.title()
+                : asked.title().strip();
         if (title.length() > 80) {
             errors.add("/title", "E_SHAPE", "Write 1 to 80 characters here.");
         }
@@ -135,8 +136,7 @@ public class SlateService {
                 Math.floor(breadth),
                 null);
         StartingTimeView start = startingTime.propose(rig);
-        Recipe.Setup timed =
-                setup.withTime(start.seconds(), start.source(), String.join("\n", start.arithmetic()));
+        Recipe.Setup timed = setup.withTime(start.seconds(), start.source(), String.join("\n", start.arithmetic()));
         return new Recipe(bare.id(), slateId, null, now, "new slate", title, intent, timed, fitted, List.of());
     }
 

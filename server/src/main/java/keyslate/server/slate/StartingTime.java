@@ -61,9 +61,8 @@ public class StartingTime {
                 DEFAULT_SECONDS,
                 "default",
                 "No print of this frame is on record.",
-                List.of(
-                        Show.seconds(DEFAULT_SECONDS)
-                                + " is a plain default and not a measurement. The first strip finds the time."),
+                List.of(Show.seconds(DEFAULT_SECONDS)
+                        + " is a plain default and not a measurement. The first strip finds the time."),
                 Math.abs(rig.recipe().setup().baseSeconds() - DEFAULT_SECONDS) > 0.05
                         && "default".equals(rig.recipe().setup().baseSource()));
     }
@@ -103,7 +102,8 @@ public class StartingTime {
             lines.add("Another paper or batch: make a strip of three patches first.");
         }
         boolean differs = Math.abs(seconds - rig.recipe().setup().baseSeconds()) > 0.05;
-        return new StartingTimeView(seconds, "rescaled", "Carried over from the last print of this frame.", lines, differs);
+        return new StartingTimeView(
+                seconds, "rescaled", "Carried over from the last print of this frame.", lines, differs);
     }
 
     private static String times(Magnification m) {

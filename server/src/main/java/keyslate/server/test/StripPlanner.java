@@ -32,7 +32,8 @@ public final class StripPlanner {
         ExposureTime centre = centre(rig);
         RectView area = area(rig, negative);
         double length = strip.patches() * strip.patchMm();
-        double share = length * strip.breadthMm()
+        double share = length
+                * strip.breadthMm()
                 / (rig.sheetWidth().inMm() * rig.sheetHeight().inMm());
         try {
             CoverStrip plan = cover(rig);
@@ -190,7 +191,7 @@ public final class StripPlanner {
 
     private static Raster printed(Rig rig, Raster negative) {
         RectView crop = rig.crop();
-        return negative.reducedTo(240).cropped(crop.left(), crop.top(), crop.width(), crop.height());
+        return negative.cropped(crop.left(), crop.top(), crop.width(), crop.height());
     }
 
     private static String sentence(QuantityException e) {

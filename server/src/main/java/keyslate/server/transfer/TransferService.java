@@ -1,8 +1,14 @@
 package keyslate.server.transfer;
 
+import com.networknt.schema.Error;
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -11,12 +17,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
-import com.networknt.schema.Error;
-import com.networknt.schema.InputFormat;
-import com.networknt.schema.Schema;
-import com.networknt.schema.SchemaRegistry;
-import com.networknt.schema.SpecificationVersion;
-import java.nio.charset.StandardCharsets;
 import keyslate.server.local.Shapes;
 import keyslate.server.transfer.SlateFile.ExposedSheet;
 import keyslate.server.transfer.SlateFile.StoredPicture;
@@ -84,7 +84,10 @@ public class TransferService {
                 .toList();
         Set<String> pictures = new LinkedHashSet<>();
         Optional.ofNullable(frame.pictureId()).ifPresent(pictures::add);
-        exposed.stream().map(e -> e.sheet().pictureId()).filter(Objects::nonNull).forEach(pictures::add);
+        exposed.stream()
+                .map(e -> e.sheet().pictureId())
+                .filter(Objects::nonNull)
+                .forEach(pictures::add);
         return new SlateFile(
                 SlateFile.FORMAT,
                 SlateFile.VERSION,
@@ -127,7 +130,8 @@ public class TransferService {
         }
         if (slates.find(in.slate().id()).isPresent()) {
             throw new ConflictException(
-                    "already-here", "“" + standing(in).title() + "” is already in this data folder. Nothing was changed.");
+                    "already-here",
+                    "“" + standing(in).title() + "” is already in this data folder. Nothing was changed.");
         }
         try {
             database.inTransaction(() -> store(in));
@@ -183,9 +187,14 @@ public class TransferService {
             throw damaged("it is not readable as JSON");
         }
         if (!told.isEmpty()) {
-            String where = told.get(0).pointer().isEmpty() ? "" : " at " + told.get(0).pointer();
-            told.add(0, new FieldErrors.FieldError(
-                    "/file", "E_SHAPE", "This is not a Key Slate file, or it is damaged" + where + ". Nothing was taken in."));
+            String where =
+                    told.get(0).pointer().isEmpty() ? "" : " at " + told.get(0).pointer();
+            told.add(
+                    0,
+                    new FieldErrors.FieldError(
+                            "/file",
+                            "E_SHAPE",
+                            "This is not a Key Slate file, or it is damaged" + where + ". Nothing was taken in."));
             throw new RefusedException(told);
         }
     }
@@ -194,6 +203,7 @@ public class TransferService {
         return RefusedException.of(
                 "/file",
                 "E_SHAPE",
-                String.format(Locale.ROOT, "This is not a Key Slate file, or it is damaged: %s. Nothing was taken in.", how));
+                String.format(
+                        Locale.ROOT, "This is not a Key Slate file, or it is damaged: %s. Nothing was taken in.", how));
     }
 }

@@ -29,8 +29,7 @@ class Problems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> quantity(QuantityException e) {
-        FieldErrors.FieldError error =
-                new FieldErrors.FieldError("", e.kind().code(), e.getMessage());
+        FieldErrors.FieldError error = new FieldErrors.FieldError("", e.kind().code(), e.getMessage());
         return problem(
                 HttpStatus.UNPROCESSABLE_CONTENT, "refused", "That cannot be set", e.getMessage(), List.of(error));
     }

@@ -35,7 +35,10 @@ final class BakeScenes {
             for (int i = 0; i < codes.length; i++) {
                 codes[i] = (short) (Math.min(65535, Math.round(scene.samples()[i] * WHITE_CODE)) & KEPT_BITS);
             }
-            ImageIO.write(grey16(codes, scene.width(), scene.height()), "png", Path.of(args[1], name + ".png").toFile());
+            ImageIO.write(
+                    grey16(codes, scene.width(), scene.height()),
+                    "png",
+                    Path.of(args[1], name + ".png").toFile());
         }
     }
 
