@@ -3,7 +3,7 @@ import { defineConfig } from "eslint/config";
 import ts from "typescript-eslint";
 
 export default defineConfig(
-  { ignores: ["dist", "node_modules", "src/shared/api/schema.d.ts", "public", "build.mjs"] },
+  { ignores: ["dist", "target", "node_modules", "src/shared/api/schema.d.ts", "public", "build.mjs"] },
   ts.configs.strict,
   hooks.configs.flat["recommended-latest"],
   {

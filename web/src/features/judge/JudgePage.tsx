@@ -148,11 +148,19 @@ function useAnswer(slateId: string, sheetId: string, wishes: Wishes, remark: str
     if (answer.accept) {
       return unwrap(api.POST("/api/sheets/{id}/acceptance", { ...path, body: { version, remark } }));
     }
-    const { accept: _, ...rest } = answer;
+    const { answer: choice, filter, seconds: own } = answer;
     return unwrap(
       api.POST("/api/sheets/{id}/judgements", {
         ...path,
-        body: { version, darkerStops: wishes.darker, harderGrades: wishes.harder, remark, ...rest },
+        body: {
+          version,
+          darkerStops: wishes.darker,
+          harderGrades: wishes.harder,
+          remark,
+          answer: choice,
+          filter,
+          seconds: own,
+        },
       }),
     );
   });

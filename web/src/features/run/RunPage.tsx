@@ -14,10 +14,12 @@ import { useRunSounds } from "./useRunSounds";
 export function RunPage() {
   const { sheetId = "" } = useParams();
   const run = useRun(sheetId);
+  const { refetch } = run;
+  const ask = useCallback(() => void refetch(), [refetch]);
   useEffect(() => enterRoom("safelight"), []);
   if (run.error) throw run.error;
   if (!run.data) return <main className="run" />;
-  return <Running run={run.data} refetch={() => void run.refetch()} />;
+  return <Running run={run.data} refetch={ask} />;
 }
 
 function Running(props: { run: RunView; refetch: () => void }) {
@@ -26,8 +28,7 @@ function Running(props: { run: RunView; refetch: () => void }) {
   const lamp = useLamp(run.sheetId);
   const end = useEndRun(run.sheetId);
   const [givingUp, setGivingUp] = useState(false);
-  const ask = useCallback(refetch, [refetch]);
-  const elapsed = useElapsed(run, ask);
+  const elapsed = useElapsed(run, refetch);
   useRunSounds(run, elapsed);
   const station = run.kind === "STRIP" ? "test" : "judge";
   const leave = (room: "white" | "safelight") => {

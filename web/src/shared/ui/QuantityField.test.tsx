@@ -1,0 +1,68 @@
+import { render, screen } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { expect, it, vi } from "vitest";
+import { QuantityField } from "./QuantityField";
+
+function field(extra: Partial<Parameters<typeof QuantityField>[0]> = {}) {
+  const onCommit = vi.fn();
+  const onStep = vi.fn();
+  render(
+    <QuantityField
+      label="Time"
+      shown="10.0"
+      unit="s"
+      units={["s"]}
+      onCommit={onCommit}
+      onStep={onStep}
+      {...extra}
+    />,
+  );
+  return { onCommit, onStep, input: screen.getByLabelText("Time") };
+}
+
+it("commits on Enter what was typed", async () => {
+  const { onCommit, input } = field();
+  await userEvent.clear(input);
+  await userEvent.type(input, "12.5 s{Enter}");
+  expect(onCommit).toHaveBeenCalledWith({ kind: "value", value: 12.5 });
+});
+
+it("keeps text that is no number and says so beside the field", async () => {
+  const { onCommit, input } = field();
+  await userEvent.clear(input);
+  await userEvent.type(input, "ten{Enter}");
+  expect(onCommit).not.toHaveBeenCalled();
+  expect(input).toHaveValue("ten");
+  expect(screen.getByRole("alert")).toHaveTextContent("“ten” is not a number.");
+});
+
+it("brings back what stands on Escape", async () => {
+  const { input } = field();
+  await userEvent.clear(input);
+  await userEvent.type(input, "99{Escape}");
+  expect(input).toHaveValue("10.0");
+});
+
+it("refuses a unit that does not belong", async () => {
+  const { onCommit, input } = field();
+  await userEvent.clear(input);
+  await userEvent.type(input, "12 mm{Enter}");
+  expect(onCommit).not.toHaveBeenCalled();
+  expect(screen.getByRole("alert")).toHaveTextContent("does not belong here");
+});
+
+it("takes a signed entry as a change where the field does", async () => {
+  const { onCommit, input } = field({ takesChange: true, units: ["s", "stop"] });
+  await userEvent.clear(input);
+  await userEvent.type(input, "+1/3{Enter}");
+  expect(onCommit).toHaveBeenCalledWith({ kind: "change", value: 1 / 3, unit: "" });
+});
+
+it("steps with the arrow keys, larger with Shift", async () => {
+  const { onStep, input } = field();
+  await userEvent.type(input, "{ArrowUp}{Shift>}{ArrowDown}{/Shift}");
+  expect(onStep.mock.calls).toEqual([
+    [1, false],
+    [-1, true],
+  ]);
+});
