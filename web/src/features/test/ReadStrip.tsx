@@ -58,10 +58,7 @@ export function ReadStrip(props: SlateContext & { strip: SheetView; switcher: Re
       </main>
       <aside className="panel dense" aria-label="Read the strip">
         {props.switcher}
-        <p className="lead">
-          Mark the patch where the whites just hold, then the first true black. Judge it dry, under white
-          light.
-        </p>
+        <p className="lead">Judge it dry, under white light.</p>
         {slate.recipe.intent && <p className="intent-line">“{slate.recipe.intent}”</p>}
         <PatchTable strip={strip} marked={marked} />
         <div className="marks">
