@@ -25,7 +25,7 @@ final class StarterStores {
                     "Diffusion head",
                     GENERIC_STRENGTH,
                     0.1,
-                    demo ? "measured" : "default",
+                    "default",
                     1050));
             if (demo) {
                 stores.add(new Enlarger(
