@@ -1,8 +1,8 @@
 import { Popover } from "antd";
 import { type ReactNode, useState } from "react";
 import { Link } from "react-router";
-import type { RecipeChange, SlateView } from "../shared/api/client";
-import { type SlateChange, useStores } from "../shared/api/slate";
+import type { SlateView } from "../shared/api/client";
+import { type RecipeEdit, type SlateChange, useStores } from "../shared/api/slate";
 import { Choice } from "../shared/ui/Choice";
 import { QuantityField } from "../shared/ui/QuantityField";
 import { aperture, centimetres, number, seconds, sheetSize, times } from "../shared/units/format";
@@ -12,7 +12,7 @@ import { Elevation, columnLayout } from "./Elevation";
  * The enlarger is the recipe: a drawn elevation whose parts carry the standing values and are the handles that change
  * them. What differs from the last sheet is underlined in chalk.
  */
-export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<RecipeChange> }) {
+export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<RecipeEdit> }) {
   const { slate, edit } = props;
   const { recipe, setup } = slate;
   const differs = (part: string) => slate.differences.find((d) => d.part === part)?.text;
@@ -141,7 +141,7 @@ function Handle(props: {
 
 interface EditorProps {
   slate: SlateView;
-  edit: SlateChange<RecipeChange>;
+  edit: SlateChange<RecipeEdit>;
 }
 
 export function GradeEditor(props: EditorProps & { onDone?: () => void }) {
@@ -177,7 +177,7 @@ export function ApertureEditor(props: EditorProps & { onDone?: () => void }) {
           : "The time follows for the same light."
       }
       error={props.edit.error?.at("/apertureMark")}
-      onCommit={(c) => c.kind === "value" && props.edit.mutate({ apertureMark: c.value })}
+      onCommit={(c) => c.kind === "value" && props.edit.mutateAsync({ apertureMark: c.value })}
       onStep={(direction) => {
         const mark = marks[at + direction];
         if (mark !== undefined) props.edit.mutate({ apertureMark: mark });
@@ -198,7 +198,7 @@ export function BaseEditor(props: EditorProps) {
       hint={`${recipe.baseBecause.split("\n")[0] ?? ""} ↑ ↓ by 1/12 stop, with Shift ⅓; or type “+1/3”.`}
       error={props.edit.error?.at("/baseSeconds") ?? props.edit.error?.at("/baseChangeStops")}
       onCommit={(c) =>
-        props.edit.mutate(
+        props.edit.mutateAsync(
           c.kind === "change" && c.unit !== "s" ? { baseChangeStops: c.value } : { baseSeconds: c.value },
         )
       }

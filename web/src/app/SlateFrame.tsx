@@ -1,8 +1,8 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Outlet, useNavigate, useOutletContext, useParams, useSearchParams } from "react-router";
-import type { RecipeChange, SlateView } from "../shared/api/client";
-import { type SlateChange, useRecipeEdit, useSlate, useUndo } from "../shared/api/slate";
+import type { SlateView } from "../shared/api/client";
+import { type RecipeEdit, type SlateChange, useRecipeEdit, useSlate, useUndo } from "../shared/api/slate";
 import { useKeys } from "../shared/keys/keys";
 import { ProblemBar } from "../shared/ui/Problem";
 import { BenchEdge } from "./BenchEdge";
@@ -15,7 +15,7 @@ import { stations } from "./stations";
 /** What a station gets from the frame around it. */
 export interface SlateContext {
   slate: SlateView;
-  edit: SlateChange<RecipeChange>;
+  edit: SlateChange<RecipeEdit>;
 }
 
 export function useSlateContext(): SlateContext {

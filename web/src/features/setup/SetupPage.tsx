@@ -129,16 +129,20 @@ function Length(
     name: "sheetWidthMm" | "sheetHeightMm" | "borderMm";
   },
 ) {
-  const set = (mm: number) => props.edit.mutate({ [props.name]: mm });
+  const set = (mm: number) => props.edit.mutateAsync({ [props.name]: mm });
   return (
     <QuantityField
       label={props.label}
       shown={number(props.value)}
       unit="mm"
-      units={["mm", "cm"]}
+      units={["mm"]}
       error={props.edit.error?.at(props.at)}
       onCommit={(c) => set(c.value)}
-      onStep={(direction, big) => set(Math.max(0, props.value + direction * (big ? 10 : 1)))}
+      onStep={(direction, big) =>
+        props.edit.mutate((now) => ({
+          [props.name]: Math.max(0, now.recipe[props.name] + direction * (big ? 10 : 1)),
+        }))
+      }
     />
   );
 }

@@ -33,7 +33,7 @@ export interface AreaCanvasProps {
   chosen: string | undefined;
   onChoose: (key: string) => void;
   onDrawn: (shape: Shape) => void;
-  onChange: (key: string, shape: Shape) => void;
+  onChange: (key: string, reshape: (now: Shape) => Shape) => void;
   onRemove: (key: string) => void;
 }
 
@@ -65,7 +65,7 @@ export function AreaCanvas(props: AreaCanvasProps) {
       return;
     }
     const area = props.areas.find((a) => a.key === drag.key);
-    if (area && drag.path.length > 1) props.onChange(area.key, dragged(area.shape, drag));
+    if (area && drag.path.length > 1) props.onChange(area.key, (now) => dragged(now, drag));
   };
   const draft = drag?.kind === "draw" && props.tool ? drawn(props.tool, drag.path) : undefined;
   const onPrint = (p: Point) => {
@@ -101,8 +101,8 @@ export function AreaCanvas(props: AreaCanvasProps) {
           onFocus={() => props.onChoose(area.key)}
           onKeyDown={(event) => {
             if (event.key === "Delete" || event.key === "Backspace") return props.onRemove(area.key);
-            const shape = keyed(event, area.shape);
-            if (shape) props.onChange(area.key, shape);
+            const reshape = keyed(event);
+            if (reshape) props.onChange(area.key, reshape);
           }}
         >
           <AreaOutline
@@ -145,7 +145,7 @@ function dragged(shape: Shape, drag: Drag): Shape {
     : moved(shape, to.x - from.x, to.y - from.y);
 }
 
-function keyed(event: KeyboardEvent, shape: Shape): Shape | undefined {
+function keyed(event: KeyboardEvent): ((now: Shape) => Shape) | undefined {
   const step = event.shiftKey ? 0.05 : 0.01;
   const by: Record<string, [number, number]> = {
     ArrowLeft: [-step, 0],
@@ -157,5 +157,6 @@ function keyed(event: KeyboardEvent, shape: Shape): Shape | undefined {
   if (!move && !["+", "=", "-"].includes(event.key)) return undefined;
   event.preventDefault();
   event.stopPropagation();
-  return move ? moved(shape, move[0], move[1]) : scaled(shape, event.key === "-" ? 1 / 1.1 : 1.1);
+  const factor = event.key === "-" ? 1 / 1.1 : 1.1;
+  return (now) => (move ? moved(now, move[0], move[1]) : scaled(now, factor));
 }

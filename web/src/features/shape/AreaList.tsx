@@ -1,17 +1,20 @@
 import { Input } from "antd";
 import { useState } from "react";
 import { type AreaView, type Problem, type SlateView, api, toProblem, unwrap } from "../../shared/api/client";
-import { useStores } from "../../shared/api/slate";
+import { quietly, useStores } from "../../shared/api/slate";
 import { Choice } from "../../shared/ui/Choice";
 import { type Commit, QuantityField } from "../../shared/ui/QuantityField";
 import { number, percent, seconds, signedStops, stopWord } from "../../shared/units/format";
+
+/** New values of an area, or reckoned from what stands. */
+export type AreaChange = Partial<AreaView> | ((now: AreaView) => Partial<AreaView>);
 
 export interface AreaListProps {
   slate: SlateView;
   chosen: string | undefined;
   problem: Problem | null;
   onChoose: (key: string) => void;
-  onChange: (key: string, part: Partial<AreaView>) => void;
+  onChange: (key: string, change: AreaChange) => Promise<unknown>;
   onRemove: (key: string) => void;
 }
 
@@ -59,14 +62,14 @@ export function AreaList(props: AreaListProps) {
 }
 
 /** "3 s" and "20 %" are turned into stops by the core; stops are taken as they are. */
-async function changeInStops(base: number, commit: Commit, text: { unit: string }): Promise<number> {
-  if (text.unit !== "s" && text.unit !== "%") return commit.value;
+async function changeInStops(base: number, commit: Commit, unit: string): Promise<number> {
+  if (unit !== "s" && unit !== "%") return commit.value;
   const answer = await unwrap(
     api.POST("/api/calculations/local-change", {
       body: {
         baseSeconds: base,
-        changeSeconds: text.unit === "s" ? commit.value : undefined,
-        changePercent: text.unit === "%" ? commit.value : undefined,
+        changeSeconds: unit === "s" ? commit.value : undefined,
+        changePercent: unit === "%" ? commit.value : undefined,
       },
     }),
   );
@@ -77,18 +80,22 @@ function AreaFields(props: AreaListProps & { area: AreaView; at: number }) {
   const { area, slate } = props;
   const filters = useStores().data?.filters ?? [];
   const [refused, setRefused] = useState<string>();
-  const change = (part: Partial<AreaView>) => props.onChange(area.key, part);
+  const change = (part: AreaChange) => props.onChange(area.key, part);
   const commitChange = (commit: Commit) => {
     setRefused(undefined);
     const unit = commit.kind === "change" ? commit.unit : "";
-    changeInStops(slate.recipe.baseSeconds, commit, { unit })
-      .then((changeStops) => change({ changeStops }))
-      .catch((error: unknown) => setRefused(toProblem(error).message));
+    return changeInStops(slate.recipe.baseSeconds, commit, unit).then(
+      (changeStops) => change({ changeStops }),
+      (error: unknown) => {
+        setRefused(toProblem(error).message);
+        throw error;
+      },
+    );
   };
   const at = (field: string) => props.problem?.at(`/areas/${String(props.at)}/${field}`);
   return (
     <div className="area-fields">
-      <NameField area={area} error={at("name")} onCommit={(name) => change({ name })} />
+      <NameField area={area} error={at("name")} onCommit={(name) => quietly(change({ name }))} />
       <div className="field-row">
         <QuantityField
           label="Change"
@@ -100,7 +107,7 @@ function AreaFields(props: AreaListProps & { area: AreaView; at: number }) {
           error={refused ?? at("changeStops")}
           onCommit={commitChange}
           onStep={(direction, big) =>
-            change({ changeStops: twelfth(area.changeStops + direction / (big ? 3 : 12)) })
+            quietly(change((a) => ({ changeStops: twelfth(a.changeStops + direction / (big ? 3 : 12)) })))
           }
         />
         <QuantityField
@@ -111,7 +118,7 @@ function AreaFields(props: AreaListProps & { area: AreaView; at: number }) {
           error={at("softEdge")}
           onCommit={(c) => change({ softEdge: c.value / 100 })}
           onStep={(direction) =>
-            change({ softEdge: Math.max(0, Math.min(1, area.softEdge + direction / 100)) })
+            quietly(change((a) => ({ softEdge: Math.max(0, Math.min(1, a.softEdge + direction / 100)) })))
           }
         />
       </div>
@@ -124,7 +131,7 @@ function AreaFields(props: AreaListProps & { area: AreaView; at: number }) {
               { value: "", label: `base, ${slate.recipe.filter}` },
               ...filters.map((f) => ({ value: f, label: f })),
             ]}
-            onChange={(filter) => change({ filter: filter === "" ? undefined : filter })}
+            onChange={(filter) => quietly(change({ filter: filter === "" ? undefined : filter }))}
           />
         ) : (
           <p className="field-hint">Held back at the base's grade.</p>

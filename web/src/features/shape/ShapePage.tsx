@@ -3,13 +3,14 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import { type SlateContext, useSlateContext } from "../../app/SlateFrame";
 import { type AreaView, previewPicture } from "../../shared/api/client";
+import { quietly } from "../../shared/api/slate";
 import { useKeys } from "../../shared/keys/keys";
 import { Print } from "../../shared/ui/Print";
 import { ScriptDials } from "../../shared/ui/ScriptDials";
 import { Verdict } from "../../shared/ui/Verdict";
 import { aperture, seconds } from "../../shared/units/format";
 import { AreaCanvas } from "./AreaCanvas";
-import { AreaList } from "./AreaList";
+import { type AreaChange, AreaList } from "./AreaList";
 import { type Shape, type ShapeTool, startingShape } from "./geometry";
 
 const TOOLS: readonly { tool: ShapeTool; label: string; key: string }[] = [
@@ -26,16 +27,19 @@ export function ShapePage() {
   const [withWork, setWithWork] = useState(true);
   const { areas } = slate.recipe;
   const { imageWidthMm, imageHeightMm, crop } = slate.setup;
-  const setAreas = (next: AreaView[]) => edit.mutate({ areas: next });
+  const setAreas = (next: (now: AreaView[]) => AreaView[]) =>
+    edit.mutateAsync((now) => ({ areas: next(now.recipe.areas) }));
   const add = (shape: Shape) => {
     const area = newArea(shape, areas);
     setTool(undefined);
     setChosen(area.key);
-    setAreas([...areas, area]);
+    quietly(setAreas((now) => [...now, area]));
   };
-  const change = (key: string, part: Partial<AreaView>) =>
-    setAreas(areas.map((a) => (a.key === key ? { ...a, ...part } : a)));
-  const remove = (key: string) => setAreas(areas.filter((a) => a.key !== key));
+  const change = (key: string, part: AreaChange) =>
+    setAreas((now) =>
+      now.map((a) => (a.key === key ? { ...a, ...(typeof part === "function" ? part(a) : part) } : a)),
+    );
+  const remove = (key: string) => quietly(setAreas((now) => now.filter((a) => a.key !== key)));
   useKeys({
     o: () => add(startingShape("ellipse", crop)),
     l: () => add(startingShape("lasso", crop)),
@@ -61,7 +65,7 @@ export function ShapePage() {
             chosen={chosen}
             onChoose={setChosen}
             onDrawn={add}
-            onChange={(key, shape) => change(key, { shape })}
+            onChange={(key, reshape) => quietly(change(key, (now) => ({ shape: reshape(now.shape) })))}
             onRemove={remove}
           />
         </Print>

@@ -81,13 +81,14 @@ export function PlanStrip({ slate, edit, switcher }: SlateContext & { switcher: 
   );
 }
 
+function stepBeside(stops: number, direction: 1 | -1): number {
+  const at = STEPS.findIndex((s) => s >= stops - 1e-6);
+  return STEPS[Math.max(0, Math.min(STEPS.length - 1, at + direction))] ?? stops;
+}
+
 function Fields({ slate, edit }: SlateContext) {
   const { strip } = slate.recipe;
   const stops = strip.kind === "EQUAL_STOPS";
-  const nextStep = (direction: 1 | -1) => {
-    const at = STEPS.findIndex((s) => s >= strip.stepStops - 1e-6);
-    return STEPS[Math.max(0, Math.min(STEPS.length - 1, at + direction))] ?? strip.stepStops;
-  };
   return (
     <>
       <Ways
@@ -106,7 +107,7 @@ function Fields({ slate, edit }: SlateContext) {
           unit="s"
           units={["s"]}
           error={edit.error?.at("/stripCentreSeconds")}
-          onCommit={(c) => edit.mutate({ stripCentreSeconds: c.value })}
+          onCommit={(c) => edit.mutateAsync({ stripCentreSeconds: c.value })}
         />
         {stops ? (
           <QuantityField
@@ -115,8 +116,10 @@ function Fields({ slate, edit }: SlateContext) {
             unit="stop"
             units={["stop", "stops"]}
             error={edit.error?.at("/stripStepStops")}
-            onCommit={(c) => edit.mutate({ stripStepStops: c.value })}
-            onStep={(direction) => edit.mutate({ stripStepStops: nextStep(direction) })}
+            onCommit={(c) => edit.mutateAsync({ stripStepStops: c.value })}
+            onStep={(direction) =>
+              edit.mutate((now) => ({ stripStepStops: stepBeside(now.recipe.strip.stepStops, direction) }))
+            }
           />
         ) : (
           <QuantityField
@@ -125,11 +128,11 @@ function Fields({ slate, edit }: SlateContext) {
             unit="s"
             units={["s"]}
             error={edit.error?.at("/stripStepSeconds")}
-            onCommit={(c) => edit.mutate({ stripStepSeconds: c.value })}
+            onCommit={(c) => edit.mutateAsync({ stripStepSeconds: c.value })}
             onStep={(direction, big) =>
-              edit.mutate({
-                stripStepSeconds: Math.max(0.1, strip.stepSeconds + direction * (big ? 1 : 0.1)),
-              })
+              edit.mutate((now) => ({
+                stripStepSeconds: Math.max(0.1, now.recipe.strip.stepSeconds + direction * (big ? 1 : 0.1)),
+              }))
             }
           />
         )}
@@ -137,8 +140,10 @@ function Fields({ slate, edit }: SlateContext) {
           label="Patches"
           shown={String(strip.patches)}
           error={edit.error?.at("/stripPatches")}
-          onCommit={(c) => edit.mutate({ stripPatches: Math.round(c.value) })}
-          onStep={(direction) => edit.mutate({ stripPatches: strip.patches + direction })}
+          onCommit={(c) => edit.mutateAsync({ stripPatches: Math.round(c.value) })}
+          onStep={(direction) =>
+            edit.mutate((now) => ({ stripPatches: now.recipe.strip.patches + direction }))
+          }
         />
       </div>
       <div className="field-row">
@@ -159,8 +164,10 @@ function Fields({ slate, edit }: SlateContext) {
           unit="mm"
           units={["mm"]}
           error={edit.error?.at("/stripPatchMm")}
-          onCommit={(c) => edit.mutate({ stripPatchMm: c.value })}
-          onStep={(direction) => edit.mutate({ stripPatchMm: strip.patchMm + direction })}
+          onCommit={(c) => edit.mutateAsync({ stripPatchMm: c.value })}
+          onStep={(direction) =>
+            edit.mutate((now) => ({ stripPatchMm: now.recipe.strip.patchMm + direction }))
+          }
         />
         <QuantityField
           label="Breadth"
@@ -168,9 +175,11 @@ function Fields({ slate, edit }: SlateContext) {
           unit="mm"
           units={["mm"]}
           error={edit.error?.at("/stripBreadthMm")}
-          onCommit={(c) => edit.mutate({ stripBreadthMm: c.value })}
+          onCommit={(c) => edit.mutateAsync({ stripBreadthMm: c.value })}
           onStep={(direction, big) =>
-            edit.mutate({ stripBreadthMm: strip.breadthMm + direction * (big ? 10 : 1) })
+            edit.mutate((now) => ({
+              stripBreadthMm: now.recipe.strip.breadthMm + direction * (big ? 10 : 1),
+            }))
           }
         />
       </div>

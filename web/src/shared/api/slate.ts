@@ -18,15 +18,15 @@ export type SlateChange<A> = UseMutationResult<SlateView, Problem, A>;
  */
 export function useSlateChange<A>(
   id: string,
-  change: (argument: A, version: number) => Promise<SlateView>,
+  change: (argument: A, version: number, now: SlateView | undefined) => Promise<SlateView>,
 ): SlateChange<A> {
   const client = useQueryClient();
   return useMutation<SlateView, Problem, A>({
     scope: { id: `slate-${id}` },
     mutationFn: async (argument) => {
-      const version = client.getQueryData<SlateView>(slateKey(id))?.version ?? 0;
+      const now = client.getQueryData<SlateView>(slateKey(id));
       try {
-        return await change(argument, version);
+        return await change(argument, now?.version ?? 0, now);
       } catch (error) {
         throw toProblem(error);
       }
@@ -38,10 +38,21 @@ export function useSlateChange<A>(
   });
 }
 
-export function useRecipeEdit(id: string): SlateChange<RecipeChange> {
-  return useSlateChange<RecipeChange>(id, (change, version) =>
-    unwrap(api.PATCH("/api/slates/{id}/recipe", { params: { path: { id } }, body: { ...change, version } })),
-  );
+/** An edit as values, or reckoned from what stands when its turn comes: quick steps then add up. */
+export type RecipeEdit = RecipeChange | ((now: SlateView) => RecipeChange);
+
+export function useRecipeEdit(id: string): SlateChange<RecipeEdit> {
+  return useSlateChange<RecipeEdit>(id, (edit, version, now) => {
+    const change = typeof edit !== "function" ? edit : now ? edit(now) : {};
+    return unwrap(
+      api.PATCH("/api/slates/{id}/recipe", { params: { path: { id } }, body: { ...change, version } }),
+    );
+  });
+}
+
+/** For a change whose refusal the page shows elsewhere. */
+export function quietly(change: Promise<unknown>): void {
+  change.catch(() => undefined);
 }
 
 export function useUndo(id: string): SlateChange<"undo" | "redo"> {

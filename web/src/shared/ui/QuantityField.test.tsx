@@ -36,6 +36,21 @@ it("keeps text that is no number and says so beside the field", async () => {
   expect(screen.getByRole("alert")).toHaveTextContent("“ten” is not a number.");
 });
 
+it("gives way to what stands once it is taken, even when that looks the same", async () => {
+  const { input } = field({ onCommit: () => Promise.resolve() });
+  await userEvent.clear(input);
+  await userEvent.type(input, "10.04{Enter}");
+  expect(input).toHaveValue("10.0");
+});
+
+it("keeps what was refused", async () => {
+  const { input } = field({ onCommit: () => Promise.reject(new Error("no")), error: "Too long." });
+  await userEvent.clear(input);
+  await userEvent.type(input, "9999{Enter}");
+  expect(input).toHaveValue("9999");
+  expect(screen.getByRole("alert")).toHaveTextContent("Too long.");
+});
+
 it("brings back what stands on Escape", async () => {
   const { input } = field();
   await userEvent.clear(input);

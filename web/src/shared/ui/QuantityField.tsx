@@ -20,7 +20,8 @@ export interface QuantityFieldProps {
   /** Units that may be typed behind the number; anything else is refused. */
   units?: readonly string[];
   disabled?: boolean;
-  onCommit: (commit: Commit) => void;
+  /** Answers when the change is settled: what was taken gives way to what stands, what was refused stays typed. */
+  onCommit: (commit: Commit) => unknown;
   /** Up and down: one natural step, with Shift the bigger one. */
   onStep?: (direction: 1 | -1, big: boolean) => void;
 }
@@ -34,31 +35,33 @@ export function QuantityField(props: QuantityFieldProps) {
   const [typed, setTyped] = useState<string>();
   const [problem, setProblem] = useState<string>();
   const [sent, setSent] = useState<string>();
-  // What was sent and taken gives way to what stands; what was refused stays.
-  if (sent !== undefined && sent !== props.shown && !props.error) {
-    setSent(undefined);
-    setTyped(undefined);
-  }
 
+  const settle = (text: string, answer: unknown) => {
+    setSent(text);
+    Promise.resolve(answer).then(
+      () => {
+        setSent(undefined);
+        setTyped((now) => (now === text ? undefined : now));
+      },
+      () => undefined,
+    );
+  };
   const commit = () => {
     if (typed === undefined || typed.trim() === props.shown) {
       setTyped(undefined);
       setProblem(undefined);
       return;
     }
-    if (typed === sent && props.error) return;
+    if (typed === sent) return;
     const parsed = parseQuantity(typed);
     if (parsed.kind === "error") return setProblem(parsed.message);
     if (parsed.unit !== "" && !(props.units ?? []).includes(parsed.unit)) {
       return setProblem(`“${parsed.unit}” does not belong here${props.unit ? `, ${props.unit} does` : ""}.`);
     }
     setProblem(undefined);
-    setSent(props.shown);
-    if (parsed.kind === "change" && props.takesChange) {
-      props.onCommit({ kind: "change", value: parsed.value, unit: parsed.unit });
-    } else {
-      props.onCommit({ kind: "value", value: parsed.value });
-    }
+    const change = parsed.kind === "change" && props.takesChange;
+    const { value, unit } = parsed;
+    settle(typed, props.onCommit(change ? { kind: "change", value, unit } : { kind: "value", value }));
   };
 
   const onKeyDown = (event: KeyboardEvent) => {
@@ -91,7 +94,10 @@ export function QuantityField(props: QuantityFieldProps) {
         status={message ? "error" : ""}
         aria-invalid={message !== undefined}
         aria-describedby={message ? `${id}-message` : undefined}
-        onChange={(event) => setTyped(event.target.value)}
+        onChange={(event) => {
+          setTyped(event.target.value);
+          setSent(undefined);
+        }}
         onBlur={commit}
         onKeyDown={onKeyDown}
       />

@@ -15,7 +15,13 @@ const FRACTIONS: Record<string, number> = {
   "⅚": 5 / 6,
 };
 
-/** Reads "9", "9 s", "+1/3", "−½ stop", "1 1/2", "f16", "50 %". A leading sign makes it a change. */
+/** Millimetres in the units of length that may be typed where millimetres stand. */
+const LENGTHS: Record<string, number> = { mm: 1, cm: 10, in: 25.4 };
+
+/**
+ * Reads "9", "9 s", "+1/3", "−½ stop", "1 1/2", "f16", "50 %". A leading sign makes it a change. Lengths with a unit
+ * ("20 cm", "8 in") come back in millimetres.
+ */
 export function parseQuantity(text: string): Parsed {
   const clean = text.trim().replace(/[−–]/g, "-").replace(",", ".");
   if (clean === "") return { kind: "error", message: "Type a number here." };
@@ -29,8 +35,10 @@ export function parseQuantity(text: string): Parsed {
   if (size === undefined || Number.isNaN(size)) {
     return { kind: "error", message: `“${text.trim()}” is not a number.` };
   }
-  const value = sign === "-" ? -size : size;
-  const unit = prefix ? "f" : (suffix ?? "").toLowerCase();
+  const typed = prefix ? "f" : (suffix ?? "").toLowerCase();
+  const inMm = LENGTHS[typed];
+  const unit = inMm === undefined ? typed : "mm";
+  const value = (sign === "-" ? -size : size) * (inMm ?? 1);
   return { kind: sign ? "change" : "number", value, unit };
 }
 

@@ -32,6 +32,8 @@ describe("typed quantities", () => {
     ["1 1/2", "number", 1.5, ""],
     ["11/12", "number", 11 / 12, ""],
     ["+40 %", "change", 40, "%"],
+    ["20 cm", "number", 200, "mm"],
+    ["8 in", "number", 203.2, "mm"],
   ])("reads %s", (text, kind, value, unit) => {
     const found = parseQuantity(text);
     expect(found.kind).toBe(kind);

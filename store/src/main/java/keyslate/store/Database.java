@@ -24,6 +24,7 @@ public final class Database implements AutoCloseable {
     private final JdbcClient writing;
     private final JdbcClient reading;
     private final TransactionTemplate transactions;
+    private final TransactionTemplate snapshots;
 
     private Database(HikariDataSource writer, HikariDataSource reader) {
         this.writer = writer;
@@ -31,6 +32,7 @@ public final class Database implements AutoCloseable {
         this.writing = client(writer);
         this.reading = client(reader);
         this.transactions = new TransactionTemplate(new DataSourceTransactionManager(writer));
+        this.snapshots = new TransactionTemplate(new DataSourceTransactionManager(reader));
     }
 
     /** Opens, and where needed makes or migrates, the data file in an existing folder. */
@@ -52,7 +54,7 @@ public final class Database implements AutoCloseable {
 
     /** For statements; inside {@link #inTransaction} the writer's, else a reader's. */
     public JdbcClient sql() {
-        return TransactionSynchronizationManager.isActualTransactionActive() ? writing : reading;
+        return writing() ? writing : reading;
     }
 
     /** All or nothing. */
@@ -63,6 +65,15 @@ public final class Database implements AutoCloseable {
     /** All or nothing, without a result. */
     public void inTransaction(Runnable work) {
         transactions.executeWithoutResult(status -> work.run());
+    }
+
+    /** Several reads that see the file at one moment; inside {@link #inTransaction} they see what it has written. */
+    public <T> T inSnapshot(Supplier<T> work) {
+        return writing() ? work.get() : snapshots.execute(status -> work.get());
+    }
+
+    private boolean writing() {
+        return TransactionSynchronizationManager.hasResource(writer);
     }
 
     @Override

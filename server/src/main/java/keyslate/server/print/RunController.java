@@ -26,13 +26,21 @@ import org.springframework.web.bind.annotation.RestController;
 /** Sheets under the lamp and after it. */
 @RestController
 class RunController {
-    private final RunService runs;
+    private final RunService sheets;
+    private final RunAssembler runs;
+    private final LampService lamp;
     private final SlateService slates;
     private final SlateAssembler assembler;
     private final RollRepository pictures;
 
-    RunController(RunService runs, SlateService slates, SlateAssembler assembler, RollRepository pictures) {
+    RunController(
+            RunService sheets,
+            RunAssembler runs,
+            LampService lamp,
+            SlateService slates, SlateAssembler assembler, RollRepository pictures) {
+        this.sheets = sheets;
         this.runs = runs;
+        this.lamp = lamp;
         this.slates = slates;
         this.assembler = assembler;
         this.pictures = pictures;
@@ -40,7 +48,7 @@ class RunController {
 
     @PostMapping("/api/slates/{id}/sheets")
     ResponseEntity<RunView> begin(@PathVariable String id, @RequestBody NewSheet asked) {
-        Sheet sheet = runs.begin(id, asked);
+        Sheet sheet = sheets.begin(id, asked);
         return ResponseEntity.created(URI.create("/api/sheets/" + sheet.id() + "/run"))
                 .body(runs.view(sheet));
     }
@@ -59,22 +67,22 @@ class RunController {
     @PostMapping("/api/sheets/{id}/lamp")
     RunView lamp(@PathVariable String id, @RequestBody LampRequest asked) {
         if (!asked.on()) {
-            return runs.lampOff(id);
+            return lamp.off(id);
         }
         if (asked.burst() == null) {
             throw RefusedException.of("/burst", "E_SHAPE", "Say which burst the lamp is for.");
         }
-        return runs.lampOn(id, asked.burst());
+        return lamp.on(id, asked.burst());
     }
 
     @PostMapping("/api/sheets/{id}/hang")
     SlateView hang(@PathVariable String id) {
-        return assembler.view(slates.find(runs.hang(id).slateId()));
+        return assembler.view(slates.find(sheets.hang(id).slateId()));
     }
 
     @PostMapping("/api/sheets/{id}/abandon")
     SlateView abandon(@PathVariable String id, @RequestBody Abandon asked) {
-        return assembler.view(slates.find(runs.abandon(id, asked.reason()).slateId()));
+        return assembler.view(slates.find(sheets.abandon(id, asked.reason()).slateId()));
     }
 
     @GetMapping(path = "/api/sheets/{id}/picture", produces = MediaType.IMAGE_JPEG_VALUE)

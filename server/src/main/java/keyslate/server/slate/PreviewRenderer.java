@@ -24,17 +24,20 @@ import keyslate.server.slate.SlateViews.ScriptStepView;
 import keyslate.store.slate.Area;
 import keyslate.store.slate.Sheet;
 import keyslate.store.slate.SheetRepository;
+import keyslate.store.slate.SlateRepository;
 import org.springframework.stereotype.Component;
 
 /** What the next sheet should look like: computed from the scan, never a measurement, and anchored on one where possible. */
 @Component
 public class PreviewRenderer {
     private final Negatives negatives;
+    private final SlateRepository slates;
     private final SheetRepository sheets;
     private final MonoPrint print;
 
-    PreviewRenderer(Negatives negatives, SheetRepository sheets, VariableContrastPaper paper) {
+    PreviewRenderer(Negatives negatives, SlateRepository slates, SheetRepository sheets, VariableContrastPaper paper) {
         this.negatives = negatives;
+        this.slates = slates;
         this.sheets = sheets;
         this.print = new MonoPrint(paper);
     }
@@ -75,6 +78,10 @@ public class PreviewRenderer {
     private Optional<Sheet> anchor(Rig rig) {
         List<Sheet> told = sheets.of(rig.recipe().slateId()).stream()
                 .filter(s -> s.speedOffsetStops() != null)
+                .filter(s -> slates.recipe(s.recipeId())
+                        .setup()
+                        .paperId()
+                        .equals(rig.recipe().setup().paperId()))
                 .toList();
         return told.isEmpty() ? Optional.empty() : Optional.of(told.get(told.size() - 1));
     }

@@ -20,6 +20,7 @@ import keyslate.server.slate.SlateViews.SlateCard;
 import keyslate.server.slate.SlateViews.SlateView;
 import keyslate.server.slate.SlateViews.StripView;
 import keyslate.server.test.StripPlanner;
+import keyslate.store.Database;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.Sheet;
 import keyslate.store.slate.Slate;
@@ -29,6 +30,7 @@ import org.springframework.stereotype.Component;
 /** The view of a slate, with everything that is computed from it. */
 @Component
 public class SlateAssembler {
+    private final Database database;
     private final SlateRepository slates;
     private final Rigs rigs;
     private final SheetAssembler sheets;
@@ -38,6 +40,7 @@ public class SlateAssembler {
     private final PreviewRenderer preview;
 
     SlateAssembler(
+            Database database,
             SlateRepository slates,
             Rigs rigs,
             SheetAssembler sheets,
@@ -45,6 +48,7 @@ public class SlateAssembler {
             RollController frames,
             StartingTime startingTime,
             PreviewRenderer preview) {
+        this.database = database;
         this.slates = slates;
         this.rigs = rigs;
         this.sheets = sheets;
@@ -54,8 +58,12 @@ public class SlateAssembler {
         this.preview = preview;
     }
 
-    /** The whole slate. */
+    /** The whole slate, all of it at one moment. */
     public SlateView view(Slate slate) {
+        return database.inSnapshot(() -> viewNow(slate));
+    }
+
+    private SlateView viewNow(Slate slate) {
         Recipe recipe = slates.recipe(slate.recipeId());
         Rig rig = rigs.of(recipe);
         List<SheetView> onCord = sheets.of(slate.id());

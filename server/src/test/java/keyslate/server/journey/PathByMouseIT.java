@@ -1,0 +1,134 @@
+package keyslate.server.journey;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** One negative from choosing to a kept print, with the mouse. */
+class PathByMouseIT extends JourneyTest {
+    @Test
+    void aNegativeBecomesAKeptPrint() {
+        Printer printer = printer();
+        Page page = printer.page();
+        printer.opens("/");
+        printer.presses("New slate from a frame");
+        page.waitForURL("**/rolls");
+        String slate = printer.startsSlate("4", "By mouse", "Sky just holds, door black");
+
+        setsUp(printer, page);
+        exposesAndReadsAStrip(printer, page);
+        shapes(printer, page);
+        prints(printer, page, slate);
+        judges(printer, page, slate);
+        keeps(printer, page);
+    }
+
+    private void setsUp(Printer printer, Page page) {
+        printer.chooses("Fill the sheet");
+        assertThat(page.getByText("of the negative fall beside the paper")).isVisible();
+        printer.enters("White border", "10 mm");
+        assertThat(page.getByText("Magnification")).isVisible();
+        printer.presses("Undo");
+        assertThat(printer.field("White border")).not().hasValue("10");
+        printer.presses("Redo");
+        assertThat(printer.field("White border")).hasValue("10");
+        printer.presses("Plan strip");
+        page.waitForURL("**/test");
+    }
+
+    private void exposesAndReadsAStrip(Printer printer, Page page) {
+        assertThat(page.getByText("not measured").first()).isVisible();
+        printer.chooses("Equal seconds");
+        assertThat(printer.field("Step")).hasValue(Pattern.compile("\\d+(\\.\\d)?"));
+        printer.chooses("Equal stops");
+        printer.enters("Patches", "6");
+        assertThat(page.getByRole(AriaRole.ROW)).hasCount(7);
+        printer.presses("Expose strip");
+        printer.givesAllBurstsAndHangs();
+        Locator strip = page.getByTestId("strip-taps");
+        assertThat(printer.verdict()).containsText("Look for the whites first");
+        printer.taps(strip, 0.42, 0.5);
+        printer.taps(strip, 0.92, 0.5);
+        assertThat(page.getByText("whites hold", new Page.GetByTextOptions().setExact(true)).first()).isVisible();
+        printer.presses("Set grade");
+        assertThat(printer.verdict()).containsText("on record");
+        printer.presses("Shape first");
+        page.waitForURL("**/shape");
+    }
+
+    private void shapes(Printer printer, Page page) {
+        Locator picture = page.getByTestId("area-canvas");
+        printer.presses("Ellipse");
+        printer.drags(picture, new double[] {0.55, 0.55}, new double[] {0.75, 0.8});
+        assertThat(page.getByLabel("Name")).hasValue("Area 1");
+        printer.presses("Card edge");
+        printer.drags(picture, new double[] {0.1, 0.3}, new double[] {0.9, 0.32});
+        assertThat(page.getByLabel("Name")).hasValue("Area 2");
+        printer.enters("Change", "+40 %");
+        assertThat(printer.field("Change")).hasValue("+½");
+        printer.presses("Lasso");
+        printer.drags(
+                picture,
+                new double[] {0.2, 0.6},
+                new double[] {0.3, 0.6},
+                new double[] {0.3, 0.8},
+                new double[] {0.2, 0.8});
+        assertThat(page.getByLabel("Name")).hasValue("Area 3");
+        printer.presses("Remove");
+        assertThat(page.locator(".area-line")).hasCount(2);
+        printer.presses("Show without");
+        assertThat(page.getByAltText("Preview without local work")).isVisible();
+        printer.goesTo("Print");
+    }
+
+    private void prints(Printer printer, Page page, String slate) {
+        assertThat(page.getByText("Hold back Area 1")).isVisible();
+        assertThat(page.getByText("Burn Area 2")).isVisible();
+        printer.presses("Expose print");
+        printer.givesAllBurstsAndHangs();
+        page.waitForURL(Pattern.compile(Printer.literally(slate) + "/judge.*"));
+    }
+
+    private void judges(Printer printer, Page page, String slate) {
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Darker or lighter"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("+⅓"))
+                .click();
+        page.getByLabel("Remark, by area").fill("Wall a touch light");
+        printer.presses("Set grade");
+        assertThat(page.getByText("On record:")).isVisible();
+        printer.goesTo("Print");
+        printer.presses("Expose print");
+        printer.givesAllBurstsAndHangs();
+        page.waitForURL(Pattern.compile(Printer.literally(slate) + "/judge.*"));
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Judge print 2").setLevel(2)))
+                .isVisible();
+        printer.presses("Accept print 2");
+        page.waitForURL("**/keep");
+    }
+
+    private void keeps(Printer printer, Page page) {
+        assertThat(printer.verdict()).containsText("Print 2 is the print");
+        assertThat(page.getByText("Wall a touch light")).isVisible();
+        Download file = page.waitForDownload(() -> printer.presses("Save slate as a file"));
+        takesInOnAnEmptyBench(file.path());
+    }
+
+    private void takesInOnAnEmptyBench(Path file) {
+        try (PackagedApplication other = PackagedApplication.start(PackagedApplication.emptyFolder());
+                var context = newContext(other.address())) {
+            Printer there = new Printer(context.newPage());
+            there.opens("/");
+            assertThat(there.page().getByText("The bench is clear.")).isVisible();
+            there.page().getByLabel("Slate file").setInputFiles(file);
+            there.page().waitForURL("**/keep");
+            assertThat(there.verdict()).containsText("Print 2 is the print");
+            assertThat(there.page().getByText("Wall a touch light")).isVisible();
+        }
+    }
+}

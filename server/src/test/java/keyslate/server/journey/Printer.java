@@ -1,0 +1,141 @@
+package keyslate.server.journey;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** A person at the page: finds things by role and label, never by markup. */
+final class Printer {
+    private static final Pattern BURST = Pattern.compile("burst \\d+ of \\d+");
+    private final Page page;
+
+    Printer(Page page) {
+        this.page = page;
+    }
+
+    Page page() {
+        return page;
+    }
+
+    Printer opens(String path) {
+        page.navigate(path);
+        return this;
+    }
+
+    /** Starts a slate for a frame of the demo roll and ends up at Set up. */
+    String startsSlate(String frame, String title, String intent) {
+        opens("/rolls");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Frame .*" + frame)))
+                .first()
+                .click();
+        page.getByLabel("Title").fill(title);
+        page.getByLabel("Intent, in a line").fill(intent);
+        presses("Start slate");
+        page.waitForURL("**/setup");
+        return page.url().replaceFirst("/setup$", "");
+    }
+
+    /** Presses a button or a link whose words begin so; the key shown beside it is part of its words. */
+    void presses(String words) {
+        button(words).click();
+    }
+
+    /** Takes one of several ways that stand side by side. */
+    void chooses(String way) {
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(way)).click();
+    }
+
+    Locator button(String words) {
+        Pattern begins = Pattern.compile("^" + literally(words));
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(begins))
+                .or(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(begins)))
+                .first();
+    }
+
+    /** The words as a pattern of the browser, which does not know Java's quoting. */
+    static String literally(String words) {
+        return words.replaceAll("[.*+?^${}()|\\[\\]\\\\/]", "\\\\$0");
+    }
+
+    Locator field(String label) {
+        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+    }
+
+    void enters(String label, String text) {
+        Locator field = field(label);
+        field.fill(text);
+        field.press("Enter");
+    }
+
+    void goesTo(String station) {
+        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Stations"))
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + station)))
+                .click();
+        page.waitForURL(Pattern.compile("/" + station.toLowerCase().replace(" ", "") + "(\\?.*)?$"));
+    }
+
+    Locator verdict() {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Verdict"))
+                .last();
+    }
+
+    /** Gives every burst by the button of the run and hangs the sheet. */
+    void givesAllBurstsAndHangs() {
+        givesBursts(() -> burst().click(), Integer.MAX_VALUE);
+        hang().click();
+        page.waitForURL("**/slates/**");
+    }
+
+    /** Gives bursts one after another, at most so many; returns when the lamp is off after the last. */
+    void givesBursts(Runnable give, int atMost) {
+        page.waitForURL("**/runs/**");
+        assertThat(burst().or(hang())).isVisible();
+        for (int given = 0; given < atMost && !hang().isVisible(); given++) {
+            Matcher place = BURST.matcher(runWords().innerText());
+            if (!place.find()) {
+                throw new AssertionError("No burst is named in: " + runWords().innerText());
+            }
+            give.run();
+            assertThat(runWords()).not().containsText(place.group());
+            assertThat(burst().or(hang())).isVisible();
+        }
+    }
+
+    private Locator burst() {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Give the burst")));
+    }
+
+    private Locator hang() {
+        return button("Hang it");
+    }
+
+    Locator runWords() {
+        return page.locator(".run-words");
+    }
+
+    /** Taps a place on a picture, given as shares of its width and height. */
+    void taps(Locator picture, double x, double y) {
+        BoundingBox box = picture.boundingBox();
+        page.mouse().click(box.x + x * box.width, box.y + y * box.height);
+    }
+
+    /** Drags over a picture from one place to another by way of others, all as shares of width and height. */
+    void drags(Locator picture, double[]... places) {
+        BoundingBox box = picture.boundingBox();
+        page.mouse().move(box.x + places[0][0] * box.width, box.y + places[0][1] * box.height);
+        page.mouse().down();
+        for (double[] to : places) {
+            page.mouse()
+                    .move(
+                            box.x + to[0] * box.width,
+                            box.y + to[1] * box.height,
+                            new com.microsoft.playwright.Mouse.MoveOptions().setSteps(5));
+        }
+        page.mouse().up();
+    }
+}
