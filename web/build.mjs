@@ -1,8 +1,8 @@
 // Builds the page, doing only what changed inputs ask for: npm ci on a changed lock file, types, tsc and vite on changed
-// sources. Called by Maven; works alone too.
+// sources, and lays the page where the jar is made from. Called by Maven; works alone too.
 import { execFileSync } from "node:child_process";
 import { createHash } from "node:crypto";
-import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from "node:fs";
+import { cpSync, existsSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 
 const here = new URL(".", import.meta.url).pathname;
@@ -47,3 +47,6 @@ unlessDone(
     npm("run", "--silent", "build", "--", "--logLevel", "warn");
   },
 );
+const inJar = "target/classes/static";
+rmSync(inJar, { recursive: true, force: true });
+cpSync("dist", inJar, { recursive: true });
