@@ -92,15 +92,13 @@ class LightGiven {
         AreaMask.View mask = new AreaMask.View(view.left(), view.top(), view.width(), view.height(), rig.frameAspect());
         List<Burst> bursts = bursts(sheet, rig, rig.lag());
         return PaperMatch.speedOffset(
-                        stops -> model.print(
-                                        negative,
-                                        mask,
-                                        new SheetExposure(
-                                                rig.logPerSecond()
-                                                        + Stops.of(stops).toLogExposure(),
-                                                bursts),
-                                        PaperTruth.asLabelled())
-                                .mean(),
-                        measured);
+                stops -> model.print(
+                                negative,
+                                mask,
+                                new SheetExposure(
+                                        rig.logPerSecond() + Stops.of(stops).toLogExposure(), bursts),
+                                PaperTruth.asLabelled())
+                        .mean(),
+                measured);
     }
 }

@@ -111,6 +111,8 @@ class RunAssembler {
                 .sum();
         return received == 0
                 ? step.setSeconds()
-                : Math.max(LEAST_REST_SECONDS, Math.rint((step.receivedSeconds() - received + lag.inSeconds()) * 100) / 100);
+                : Math.max(
+                        LEAST_REST_SECONDS,
+                        Math.rint((step.receivedSeconds() - received + lag.inSeconds()) * 100) / 100);
     }
 }

@@ -37,7 +37,9 @@ class RunController {
             RunService sheets,
             RunAssembler runs,
             LampService lamp,
-            SlateService slates, SlateAssembler assembler, RollRepository pictures) {
+            SlateService slates,
+            SlateAssembler assembler,
+            RollRepository pictures) {
         this.sheets = sheets;
         this.runs = runs;
         this.lamp = lamp;

@@ -139,7 +139,8 @@ public class RunService {
         RectView view = new RectView(sheet.viewLeft(), sheet.viewTop(), sheet.viewWidth(), sheet.viewHeight());
         Optional<PaperProcess.Scan> scan = process.process(rig, view, light.bursts(sheet, rig, LampLag.NONE));
         String pictureId = scan.isPresent() ? Ids.fresh() : null;
-        Double offset = scan.map(s -> light.speedOffset(sheet, rig, view, s).inStops()).orElse(null);
+        Double offset =
+                scan.map(s -> light.speedOffset(sheet, rig, view, s).inStops()).orElse(null);
         byte[] jpeg = scan.map(s -> PictureFiles.greyJpeg(s.grey(), s.width(), s.height()))
                 .orElse(null);
         database.inTransaction(() -> {

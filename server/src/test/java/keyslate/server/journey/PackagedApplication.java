@@ -24,12 +24,13 @@ final class PackagedApplication implements AutoCloseable {
     static PackagedApplication start(Path data, String... options) {
         try {
             int port = freePort();
-            List<String> command = new ArrayList<>(List.of(java(), "-Xmx512m", "-XX:+UseSerialGC", "-jar"));
+            List<String> command =
+                    new ArrayList<>(List.of(java(), "-Xmx512m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-jar"));
             command.addAll(List.of(JAR.toString(), "--data", data.toString(), "--port", Integer.toString(port)));
             command.addAll(List.of(options));
             Process process = new ProcessBuilder(command)
-                    .redirectError(Files.createTempFile("key-slate-errors", ".txt")
-                            .toFile())
+                    .redirectError(
+                            Files.createTempFile("key-slate-errors", ".txt").toFile())
                     .start();
             awaitOpen(process);
             return new PackagedApplication(process, "http://localhost:" + port);

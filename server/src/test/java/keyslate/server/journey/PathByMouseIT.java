@@ -55,7 +55,9 @@ class PathByMouseIT extends JourneyTest {
         assertThat(printer.verdict()).containsText("Look for the whites first");
         printer.taps(strip, 0.42, 0.5);
         printer.taps(strip, 0.92, 0.5);
-        assertThat(page.getByText("whites hold", new Page.GetByTextOptions().setExact(true)).first()).isVisible();
+        assertThat(page.getByText("whites hold", new Page.GetByTextOptions().setExact(true))
+                        .first())
+                .isVisible();
         printer.presses("Set grade");
         assertThat(printer.verdict()).containsText("on record");
         printer.presses("Shape first");
@@ -73,12 +75,9 @@ class PathByMouseIT extends JourneyTest {
         printer.enters("Change", "+40 %");
         assertThat(printer.field("Change")).hasValue("+½");
         printer.presses("Lasso");
-        printer.drags(
-                picture,
-                new double[] {0.2, 0.6},
-                new double[] {0.3, 0.6},
-                new double[] {0.3, 0.8},
-                new double[] {0.2, 0.8});
+        printer.drags(picture, new double[] {0.2, 0.6}, new double[] {0.3, 0.6}, new double[] {0.3, 0.8}, new double[] {
+            0.2, 0.8
+        });
         assertThat(page.getByLabel("Name")).hasValue("Area 3");
         printer.presses("Remove");
         assertThat(page.locator(".area-line")).hasCount(2);
@@ -106,14 +105,18 @@ class PathByMouseIT extends JourneyTest {
         printer.presses("Expose print");
         printer.givesAllBurstsAndHangs();
         page.waitForURL(Pattern.compile(Printer.literally(slate) + "/judge.*"));
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Judge print 2").setLevel(2)))
+        assertThat(page.getByRole(
+                        AriaRole.HEADING,
+                        new Page.GetByRoleOptions()
+                                .setName("Judge work print 2")
+                                .setLevel(2)))
                 .isVisible();
-        printer.presses("Accept print 2");
+        printer.presses("Accept work print 2");
         page.waitForURL("**/keep");
     }
 
     private void keeps(Printer printer, Page page) {
-        assertThat(printer.verdict()).containsText("Print 2 is the print");
+        assertThat(printer.verdict()).containsText("Work print 2 is the print");
         assertThat(page.getByText("Wall a touch light")).isVisible();
         Download file = page.waitForDownload(() -> printer.presses("Save slate as a file"));
         takesInOnAnEmptyBench(file.path());
@@ -127,7 +130,7 @@ class PathByMouseIT extends JourneyTest {
             assertThat(there.page().getByText("The bench is clear.")).isVisible();
             there.page().getByLabel("Slate file").setInputFiles(file);
             there.page().waitForURL("**/keep");
-            assertThat(there.verdict()).containsText("Print 2 is the print");
+            assertThat(there.verdict()).containsText("Work print 2 is the print");
             assertThat(there.page().getByText("Wall a touch light")).isVisible();
         }
     }

@@ -37,6 +37,7 @@ final class Printer {
         page.getByLabel("Intent, in a line").fill(intent);
         presses("Start slate");
         page.waitForURL("**/setup");
+        assertThat(field("White border")).isVisible();
         return page.url().replaceFirst("/setup$", "");
     }
 

@@ -1,0 +1,62 @@
+package keyslate.server.journey;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+
+/** Killed in the middle of the work and started again on the same folder: everything said and done is there. */
+class RestartIT extends JourneyTest {
+    /** Slow enough that the lamp is surely on when the program is killed. */
+    private static final String SLOW_LAMP = "1";
+
+    @Test
+    void killedBetweenTwoBurstsAndWithTheLampOn() {
+        Path data = PackagedApplication.emptyFolder();
+        String slate;
+        try (PackagedApplication killed = PackagedApplication.start(data, "--demo", "--clock-speed", FAST_LAMP);
+                BrowserContext window = newContext(killed.address())) {
+            Printer printer = new Printer(window.newPage());
+            slate = printer.startsSlate("2", "Restarted", "Clay dry, kiln black");
+            printer.enters("White border", "14");
+            assertThat(printer.page().getByText("Undo")).containsText("border");
+            printer.goesTo("Test");
+            printer.presses("Expose strip");
+            printer.givesBursts(() -> printer.presses("Give the burst"), 2);
+            killed.kill();
+        }
+        String path = slate.replaceFirst("https?://[^/]+", "");
+        try (PackagedApplication killed = PackagedApplication.start(data, "--demo", "--clock-speed", SLOW_LAMP);
+                BrowserContext window = newContext(killed.address())) {
+            Printer printer = new Printer(window.newPage());
+            printer.opens(path + "/setup");
+            assertThat(printer.field("White border")).hasValue("14");
+            printer.opens(path + "/test");
+            printer.presses("Continue");
+            assertThat(printer.runWords()).containsText("burst 3 of 5");
+            printer.presses("Give the burst");
+            assertThat(printer.button("Stop the lamp")).isVisible();
+            killed.kill();
+        }
+        try (PackagedApplication again = PackagedApplication.start(data, "--demo", "--clock-speed", FAST_LAMP);
+                BrowserContext window = newContext(again.address())) {
+            Printer printer = new Printer(window.newPage());
+            printer.opens(path + "/test");
+            printer.presses("Continue");
+            assertThat(printer.runWords()).containsText("The power was lost");
+            printer.presses("Give the sheet up");
+            printer.presses("Give up");
+            printer.page().waitForURL("**/test");
+            assertThat(printer.page().getByRole(AriaRole.LINK).filter(given())).isVisible();
+            printer.presses("Expose strip");
+            printer.givesAllBurstsAndHangs();
+            assertThat(printer.verdict()).containsText("Look for the whites first");
+        }
+    }
+
+    private static com.microsoft.playwright.Locator.FilterOptions given() {
+        return new com.microsoft.playwright.Locator.FilterOptions().setHasText("given up");
+    }
+}
