@@ -125,7 +125,11 @@ function Handle(props: {
       trigger="click"
       placement="right"
       destroyOnHidden
-      content={<div className="part-editor">{props.children(() => setOpen(false))}</div>}
+      content={
+        <div className="part-editor" role="dialog" aria-label={props.label}>
+          {props.children(() => setOpen(false))}
+        </div>
+      }
     >
       <button type="button" className="part" style={{ top: props.at }} aria-expanded={open}>
         <span className="part-label">{props.label}</span>

@@ -24,7 +24,6 @@ export function ProofSheet(props: {
               <button
                 type="button"
                 aria-pressed={frame.id === props.chosen}
-                aria-label={`Frame ${frame.number}, ${frame.title}`}
                 onClick={() => props.onChoose(frame)}
               >
                 {frame.hasPicture ? (
@@ -34,11 +33,16 @@ export function ProofSheet(props: {
                     style={{ aspectRatio: frame.widthMm / frame.heightMm }}
                   />
                 ) : (
-                  <span className="not-scanned" style={{ aspectRatio: frame.widthMm / frame.heightMm }}>
+                  <span
+                    className="not-scanned"
+                    aria-hidden="true"
+                    style={{ aspectRatio: frame.widthMm / frame.heightMm }}
+                  >
                     not scanned
                   </span>
                 )}
                 <span className="edge-number">
+                  <span className="visually-hidden">Frame </span>
                   <b>{frame.number}</b> {frame.title}
                   {frame.printedBefore.length > 0 && <i> on a slate</i>}
                 </span>

@@ -21,7 +21,11 @@ export function OwnRecipe(props: {
       trigger="click"
       placement="topRight"
       destroyOnHidden
-      content={<OwnFields {...props} />}
+      content={
+        <div role="dialog" aria-label="My own grade and time">
+          <OwnFields {...props} />
+        </div>
+      }
     >
       <Button className="on-dark-quiet" aria-expanded={open}>
         My own

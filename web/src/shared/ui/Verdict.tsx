@@ -10,7 +10,7 @@ export function Verdict(props: {
 }) {
   return (
     <section className="verdict" aria-label="Verdict">
-      <h3>{props.headline}</h3>
+      <h2>{props.headline}</h2>
       <p>{props.why}</p>
       {props.restsOn && props.restsOn.length > 0 && (
         <details>

@@ -30,7 +30,7 @@ final class Printer {
     /** Starts a slate for a frame of the demo roll and ends up at Set up. */
     String startsSlate(String frame, String title, String intent) {
         opens("/rolls");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Frame .*" + frame)))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Frame " + frame + " ")))
                 .first()
                 .click();
         page.getByLabel("Title").fill(title);

@@ -43,7 +43,7 @@ class SafelightIT extends JourneyTest {
         assertThat(printer().field("Base exposure").last()).isVisible();
         look("an open handle");
         page.keyboard().press("Escape");
-        printer().presses("Keys");
+        printer().presses("? Keys");
         assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
         look("the list of keys");
         page.navigate("/slates/none/test");
@@ -78,6 +78,7 @@ class SafelightIT extends JourneyTest {
         Page page = page();
         String slate = printer().startsSlate("3", "No flash", "");
         printer().presses("Safelight");
+        look("before the first change");
         try (Screencast cast = new Screencast(page)) {
             for (String station : List.of("Test", "Shape", "Print", "Judge", "Keep", "Choose", "Set up")) {
                 printer().goesTo(station);
