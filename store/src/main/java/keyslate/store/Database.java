@@ -3,11 +3,13 @@ package keyslate.store;
 import com.zaxxer.hikari.HikariConfig;
 import com.zaxxer.hikari.HikariDataSource;
 import java.nio.file.Path;
+import java.sql.SQLException;
 import java.util.function.Supplier;
 import org.flywaydb.core.Flyway;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.datasource.DataSourceTransactionManager;
+import org.springframework.transaction.TransactionSystemException;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -18,6 +20,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 public final class Database implements AutoCloseable {
     public static final String FILE_NAME = "key-slate.db";
     private static final int READERS = 3;
+    private static final SqliteErrors ERRORS = new SqliteErrors();
 
     private final HikariDataSource writer;
     private final HikariDataSource reader;
@@ -57,14 +60,36 @@ public final class Database implements AutoCloseable {
         return writing() ? writing : reading;
     }
 
-    /** All or nothing. */
+    /**
+     * All or nothing.
+     *
+     * @throws StorageException when the file cannot be written; nothing of the work is then kept
+     */
     public <T> T inTransaction(Supplier<T> work) {
-        return transactions.execute(status -> work.get());
+        try {
+            return transactions.execute(status -> work.get());
+        } catch (TransactionSystemException e) {
+            throw reason(e);
+        }
     }
 
-    /** All or nothing, without a result. */
+    /** All or nothing, without a result; fails like {@link #inTransaction(Supplier)}. */
     public void inTransaction(Runnable work) {
-        transactions.executeWithoutResult(status -> work.run());
+        inTransaction(() -> {
+            work.run();
+            return null;
+        });
+    }
+
+    /**
+     * What really went wrong. On a full disk SQLite has already rolled back by itself, so that Spring's own rollback
+     * fails too and would hide the reason; a commit that fails is not translated by Spring at all.
+     */
+    private static RuntimeException reason(TransactionSystemException e) {
+        if (e.getApplicationException() instanceof RuntimeException first) {
+            return first;
+        }
+        return e.getCause() instanceof SQLException cause ? ERRORS.translate("end of the transaction", null, cause) : e;
     }
 
     /** Several reads that see the file at one moment; inside {@link #inTransaction} they see what it has written. */
@@ -84,7 +109,7 @@ public final class Database implements AutoCloseable {
 
     private static JdbcClient client(HikariDataSource pool) {
         JdbcTemplate template = new JdbcTemplate(pool);
-        template.setExceptionTranslator(new SqliteErrors());
+        template.setExceptionTranslator(ERRORS);
         return JdbcClient.create(template);
     }
 
