@@ -158,7 +158,7 @@ public class SlateService {
         return change(id, change.version(), slate -> {
             Recipe now = slates.recipe(slate.recipeId());
             Recipe next = editor.edit(now, change);
-            return "no change".equals(next.edit()) ? slate : stand(slate, next);
+            return RecipeEditor.NO_CHANGE.equals(next.edit()) ? slate : stand(slate, next);
         });
     }
 
