@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Map;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.context.SpringBootTest.WebEnvironment;
@@ -11,39 +12,60 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.context.annotation.Import;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
-import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.JsonNode;
 
-/** The started application on demo data, its lamp clock a thousand times fast; one for all tests of this kind. */
+/** The started application on demo data with a timer that the test drives; one for all tests of this kind. */
 @SpringBootTest(
         classes = Darkroom.class,
         webEnvironment = WebEnvironment.RANDOM_PORT,
         properties = {
             "keyslate.demo=true",
-            "keyslate.clock-speed=1000",
             "springdoc.default-produces-media-type=application/json",
             "springdoc.writer-with-order-by-keys=true"
         })
-@Import(ApiDescription.class)
-abstract class ApplicationTest {
+@Import({ApiDescription.class, HandTimer.class})
+public abstract class ApplicationTest {
     private static final Path DATA = temporary();
 
     @LocalServerPort
     private int port;
 
     @Autowired
-    private JsonMapper mapper;
+    private HandTimer timer;
 
     @DynamicPropertySource
     static void data(DynamicPropertyRegistry properties) {
         properties.add("keyslate.data", DATA::toString);
     }
 
-    String base() {
-        return "http://localhost:" + port;
+    protected Http http() {
+        return new Http("http://localhost:" + port);
     }
 
-    JsonMapper mapper() {
-        return mapper;
+    protected HandTimer timer() {
+        return timer;
+    }
+
+    /** Gives every burst that is left and hangs the sheet; the slate after it. */
+    protected JsonNode exposeAndHang(String sheetId) {
+        JsonNode run = http().get("/api/sheets/" + sheetId + "/run").json();
+        while (run.hasNonNull("burst")) {
+            http().post(
+                            "/api/sheets/" + sheetId + "/lamp",
+                            Map.of("on", true, "burst", run.get("burst").asInt()));
+            timer.pass(run.get("nextSetSeconds").asDouble());
+            run = http().get("/api/sheets/" + sheetId + "/run").json();
+        }
+        return http().post("/api/sheets/" + sheetId + "/hang", Map.of()).json();
+    }
+
+    /** Takes a piece of paper; the id of the sheet. */
+    protected String begin(String slateId, String kind) {
+        long version = http().slate(slateId).get("version").asLong();
+        return http().post("/api/slates/" + slateId + "/sheets", Map.of("version", version, "kind", kind))
+                .json()
+                .get("sheetId")
+                .asString();
     }
 
     private static Path temporary() {

@@ -1,0 +1,100 @@
+package keyslate.server;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.util.List;
+import java.util.Map;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Asks a started application over HTTP, as the page does. */
+public final class Http {
+    private static final JsonMapper JSON = JsonMapper.shared();
+    private final HttpClient client = HttpClient.newHttpClient();
+    private final String base;
+
+    public Http(String base) {
+        this.base = base;
+    }
+
+    /** What came back. */
+    public record Answer(int status, String text, Map<String, List<String>> headers) {
+        public JsonNode json() {
+            return JSON.readTree(text);
+        }
+
+        /** The pointers of all field errors. */
+        public List<String> pointers() {
+            return json().get("errors").findValuesAsString("pointer");
+        }
+
+        public String code() {
+            return json().get("code").asString();
+        }
+    }
+
+    public Answer get(String path, String... headers) {
+        return send("GET", path, "", headers);
+    }
+
+    public Answer post(String path, Map<String, ?> body) {
+        return send("POST", path, JSON.writeValueAsString(body));
+    }
+
+    public Answer patch(String path, Map<String, ?> body) {
+        return send("PATCH", path, JSON.writeValueAsString(body));
+    }
+
+    public Answer send(String method, String path, String body, String... headers) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))
+                .method(method, body.isEmpty() ? BodyPublishers.noBody() : BodyPublishers.ofString(body));
+        if (!body.isEmpty()) {
+            request.header("Content-Type", "application/json");
+        }
+        if (headers.length > 0) {
+            request.headers(headers);
+        }
+        try {
+            HttpResponse<String> answer = client.send(request.build(), BodyHandlers.ofString());
+            return new Answer(
+                    answer.statusCode(), answer.body(), answer.headers().map());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** A slate as the page sees it. */
+    public JsonNode slate(String id) {
+        return get("/api/slates/" + id).json();
+    }
+
+    /** Starts a slate for the frame of this subject; its id. */
+    public String newSlate(String frame) {
+        String frameId = get("/api/rolls")
+                .json()
+                .valueStream()
+                .flatMap(r -> r.get("frames").valueStream())
+                .filter(f -> frame.equals(f.get("title").asString()))
+                .map(f -> f.get("id").asString())
+                .findFirst()
+                .orElseThrow();
+        return post("/api/slates", Map.of("frameId", frameId, "title", frame, "intent", ""))
+                .json()
+                .get("id")
+                .asString();
+    }
+
+    /** Edits a slate at its present version. */
+    public Answer edit(String slateId, String field, Object value) {
+        long version = slate(slateId).get("version").asLong();
+        return patch("/api/slates/" + slateId + "/recipe", Map.of("version", version, field, value));
+    }
+}

@@ -1,0 +1,91 @@
+package keyslate.server.transfer;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import keyslate.server.ApplicationTest;
+import keyslate.server.Http;
+import keyslate.server.Http.Answer;
+import keyslate.server.Started;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Out to a file and in again on another bench with nothing lost; damaged, foreign and doubled files are refused. */
+class TransferHttpTest extends ApplicationTest {
+    @TempDir
+    private Path folder;
+
+    @Test
+    void everySlateOfTheDemoComesThroughAnEmptyBenchUnchanged() {
+        try (Started empty = Started.on(folder, false)) {
+            Http there = empty.http();
+            int slates = 0;
+            for (JsonNode card : http().get("/api/bench").json().get("slates")) {
+                String path = "/api/slates/" + card.get("id").asString();
+                Answer file = http().get(path + "/export");
+                Answer taken = there.send("POST", "/api/imports", file.text());
+                assertThat(taken.status()).as(taken.text()).isEqualTo(201);
+                assertThat(there.get(path + "/export").json()).isEqualTo(file.json());
+                JsonNode sheets = http().get(path).json().get("sheets");
+                assertThat(there.get(path).json().get("sheets")).isEqualTo(sheets);
+                slates++;
+            }
+            assertThat(slates).isGreaterThanOrEqualTo(3);
+        }
+    }
+
+    @Test
+    void refusesASlateThatIsAlreadyHere() {
+        Answer answer = http().send("POST", "/api/imports", export().toString());
+        assertThat(answer.status()).isEqualTo(409);
+        assertThat(answer.code()).isEqualTo("already-here");
+    }
+
+    @Test
+    void refusesADamagedFileWithTheReasonAtTheFile() {
+        assertRefused("{\"format\":\"something else\"}", "not a Key Slate file");
+        assertRefused("{\"format\":", "");
+        assertRefused("[]", "");
+        ObjectNode missing = export();
+        missing.remove("recipes");
+        assertRefused(missing.toString(), "recipes");
+        ObjectNode newer = export();
+        newer.put("version", 99);
+        assertRefused(newer.toString(), "");
+    }
+
+    @Test
+    void aFileWhosePartsDoNotFitTogetherLeavesNothingBehind() {
+        try (Started empty = Started.on(folder, false)) {
+            ObjectNode file = export();
+            ((ObjectNode) file.get("slate")).put("recipeId", "none");
+            Answer answer = empty.http().send("POST", "/api/imports", file.toString());
+            assertThat(answer.status()).as(answer.text()).isEqualTo(422);
+            assertThat(empty.http().get("/api/bench").json().get("slates").size())
+                    .isZero();
+            assertThat(empty.http().get("/api/rolls").json().size()).isZero();
+        }
+    }
+
+    @Test
+    void theSchemaIsServed() {
+        JsonNode schema = http().get("/api/schemas/slate-1").json();
+        assertThat(schema.get("required").valueStream().map(JsonNode::asString))
+                .contains("format", "version", "slate", "recipes");
+    }
+
+    private void assertRefused(String file, String message) {
+        Answer answer = http().send("POST", "/api/imports", file);
+        assertThat(answer.status()).as(answer.text()).isEqualTo(422);
+        assertThat(answer.text()).contains(message);
+    }
+
+    private ObjectNode export() {
+        String id = http().newSlate("Window shelf");
+        http().edit(id, "borderMm", 9);
+        http().edit(id, "areas", java.util.List.of());
+        return (ObjectNode) http().get("/api/slates/" + id + "/export").json();
+    }
+}
