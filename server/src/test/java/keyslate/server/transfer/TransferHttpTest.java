@@ -52,7 +52,7 @@ class TransferHttpTest extends ApplicationTest {
         missing.remove("recipes");
         assertRefused(missing.toString(), "recipes");
         ObjectNode newer = export();
-        newer.put("version", 99);
+        newer.put("formatVersion", 99);
         assertRefused(newer.toString(), "");
     }
 
@@ -73,7 +73,7 @@ class TransferHttpTest extends ApplicationTest {
     void theSchemaIsServed() {
         JsonNode schema = http().get("/api/schemas/slate-1").json();
         assertThat(schema.get("required").valueStream().map(JsonNode::asString))
-                .contains("format", "version", "slate", "recipes");
+                .contains("format", "slate", "recipes");
     }
 
     private void assertRefused(String file, String message) {
