@@ -152,6 +152,10 @@ public final class MonoPrint {
             blue[f] = Math.pow(10, light.blueLog());
             green[f] = Math.pow(10, light.greenLog() + truth.ratioOffset());
         }
+        double lastBlue = -1;
+        double lastGreen = -1;
+        double level = NO_LIGHT_LOG;
+        double ratio = 0;
         for (int i = 0; i < field.logBlue.length; i++) {
             double sumBlue = 0;
             double sumGreen = 0;
@@ -160,9 +164,21 @@ public final class MonoPrint {
                 sumBlue += s * blue[f];
                 sumGreen += s * green[f];
             }
-            boolean dark = sumBlue <= 0;
-            field.logBlue[i] = (float) (dark ? NO_LIGHT_LOG : base + Math.log10(sumBlue) - falloff(i, field, truth));
-            field.ratio[i] = (float) (dark ? 0 : Math.log10(sumGreen / sumBlue));
+            // Outside the areas neighbours got the same light: their logarithms are taken once.
+            if (sumBlue != lastBlue || sumGreen != lastGreen) {
+                boolean dark = sumBlue <= 0;
+                level = dark ? NO_LIGHT_LOG : base + Math.log10(sumBlue);
+                ratio = dark ? 0 : Math.log10(sumGreen / sumBlue);
+                lastBlue = sumBlue;
+                lastGreen = sumGreen;
+            }
+            field.logBlue[i] = (float) level;
+            field.ratio[i] = (float) ratio;
+        }
+        if (truth.cornerLoss().inStops() > 0) {
+            for (int i = 0; i < field.logBlue.length; i++) {
+                field.logBlue[i] -= (float) falloff(i, field, truth);
+            }
         }
         return field;
     }

@@ -30,7 +30,7 @@ public record LocalChange(Stops change) {
             throw new QuantityException(
                     QuantityException.Kind.OUT_OF_RANGE,
                     "percent",
-                    "a hold-back must leave some light: more than −100 %, was " + Math.round(percent) + " %");
+                    "a hold-back must leave some light: more than −100 %, was " + Check.shown(percent) + " %");
         }
         return new LocalChange(Stops.ofFactor(1 + percent / 100));
     }

@@ -71,7 +71,8 @@ public final class Check {
         return unit.isEmpty() ? "" : " " + unit;
     }
 
-    static String shown(double value) {
+    /** A number as a message shows it: four digits, typographic minus. */
+    public static String shown(double value) {
         String text = value == Math.rint(value) && Math.abs(value) < 1e9
                 ? String.format(Locale.ROOT, "%.0f", value)
                 : String.format(Locale.ROOT, "%.4g", value)

@@ -28,7 +28,7 @@ class DarkroomLawsTest {
     private static final double TABLE = 0.002;
 
     private static final AreaMask.View WHOLE = new AreaMask.View(0, 0, 1, 1, 1.5);
-    private static final double LIGHT = 1.0;
+    private static final double LIGHT = -0.3;
     private final VariableContrastPaper paper = new VariableContrastPaper();
     private final MonoPrint print = new MonoPrint(paper);
     private final Raster ramp = ramp(90, 60);

@@ -46,7 +46,7 @@ class LocalLawsTest {
     @Test
     void aHoldMustLeaveSomeLight() {
         assertThatThrownBy(() -> LocalChange.ofPercent(-100))
-                .hasMessage("a hold-back must leave some light: more than −100 %, was -100 %");
+                .hasMessage("a hold-back must leave some light: more than −100 %, was −100 %");
         assertThatThrownBy(() -> LocalChange.ofSeconds(BASE, -12))
                 .hasMessage("a hold-back must be shorter than the base exposure");
         assertThatThrownBy(() -> LocalChange.ofStops(6.5))

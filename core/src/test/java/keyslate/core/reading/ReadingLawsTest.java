@@ -41,9 +41,9 @@ class ReadingLawsTest {
             }
         }
         double start = StripPlacement.bestStart(negative, width, true, 5, 0.2);
-        assertThat(start).isCloseTo(0.6, within(0.1));
+        assertThat(start).isBetween(0.42, 0.78);
         assertThat(StripPlacement.poorestRange(negative, width, true, 5, start, 0.2))
-                .isCloseTo(0.9, within(1e-3));
+                .isCloseTo(1.2, within(1e-3));
     }
 
     @Test

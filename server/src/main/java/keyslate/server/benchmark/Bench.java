@@ -1,6 +1,7 @@
 package keyslate.server.benchmark;
 
 import java.io.IOException;
+import java.lang.management.ManagementFactory;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -12,6 +13,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import keyslate.server.Darkroom;
 import keyslate.server.KeySlate;
@@ -20,7 +22,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Measures the running application on demo data and prints the figures; times in milliseconds of wall clock. */
+/** Measures the running application on demo data and prints the figures; wall clock times. */
 public final class Bench {
     private static final int WARM_UP = 120;
     private static final int MEASURED = 300;
@@ -36,7 +38,11 @@ public final class Bench {
                 Map.of("keyslate.data", folder.toString(), "keyslate.demo", "true", "server.port", "0"));
         try (ConfigurableApplicationContext context = application.run(settings)) {
             String base = "http://localhost:" + context.getEnvironment().getProperty("local.server.port");
-            print(measure(base), asJson);
+            Map<String, Double> figures = new LinkedHashMap<>();
+            figures.put("startSeconds", ManagementFactory.getRuntimeMXBean().getUptime() / 1000.0);
+            residentMegabytes().ifPresent(mb -> figures.put("idleResidentMb", mb));
+            measure(base, figures);
+            print(figures, asJson);
         } finally {
             try (Stream<Path> files = Files.walk(folder)) {
                 files.sorted(Comparator.reverseOrder()).forEach(f -> f.toFile().delete());
@@ -44,18 +50,29 @@ public final class Bench {
         }
     }
 
-    private static Map<String, Double> measure(String base) throws IOException, InterruptedException {
+    /** What the process holds in memory once it is open, where the system tells. */
+    private static OptionalDouble residentMegabytes() throws IOException {
+        System.gc();
+        Path status = Path.of("/proc/self/status");
+        if (!Files.exists(status)) {
+            return OptionalDouble.empty();
+        }
+        return Files.readAllLines(status).stream()
+                .filter(line -> line.startsWith("VmRSS:"))
+                .mapToDouble(line -> Double.parseDouble(line.replaceAll("\\D", "")) / 1024)
+                .findFirst();
+    }
+
+    private static void measure(String base, Map<String, Double> figures) throws IOException, InterruptedException {
         try (Client client = new Client(base)) {
             JsonNode bench = client.json("/api/bench");
             String slate = bench.get("slates").get(0).get("id").asString();
             String recipe =
                     client.json("/api/slates/" + slate).get("recipe").get("id").asString();
             String preview = "/api/slates/" + slate + "/preview?side=960&recipe=" + recipe;
-            Map<String, Double> figures = new LinkedHashMap<>();
             put(figures, "previewMonoRequest", client.times(preview));
             put(figures, "slateRequest", client.times("/api/slates/" + slate));
             put(figures, "benchRequest", client.times("/api/bench"));
-            return figures;
         }
     }
 

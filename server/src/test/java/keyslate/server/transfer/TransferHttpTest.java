@@ -72,8 +72,7 @@ class TransferHttpTest extends ApplicationTest {
     @Test
     void theSchemaIsServed() {
         JsonNode schema = http().get("/api/schemas/slate-1").json();
-        assertThat(schema.get("required").valueStream().map(JsonNode::asString))
-                .contains("format", "slate", "recipes");
+        assertThat(schema.get("required").valueStream().map(JsonNode::asString)).contains("format", "slate", "recipes");
     }
 
     private void assertRefused(String file, String message) {
