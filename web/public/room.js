@@ -6,5 +6,7 @@
   } catch {
     // A browser that keeps nothing starts in white light.
   }
-  document.documentElement.dataset.room = room === "safelight" ? "safelight" : "white";
+  // A sheet under the lamp is in the dark, whatever room was left.
+  var dark = room === "safelight" || window.location.pathname.indexOf("/runs/") === 0;
+  document.documentElement.dataset.room = dark ? "safelight" : "white";
 })();

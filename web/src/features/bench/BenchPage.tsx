@@ -7,6 +7,7 @@ import { enterRoom, useRoom } from "../../app/room";
 import { type Schemas, positive, sheetPicture } from "../../shared/api/client";
 import { useBench, useSlate } from "../../shared/api/slate";
 import { useKeys } from "../../shared/keys/keys";
+import { NextStepButton } from "../../shared/ui/NextStep";
 import { Verdict } from "../../shared/ui/Verdict";
 import { aperture, number, seconds, sheetSize, times } from "../../shared/units/format";
 import { Elevation, columnLayout } from "../../app/Elevation";
@@ -88,13 +89,7 @@ function OnEasel(props: { card: Card }) {
         <h1>{card.title}</h1>
         {card.intent && <p className="intent">“{card.intent}”</p>}
         <Verdict headline={card.next.headline} why={card.next.why}>
-          <Button
-            type="primary"
-            className="on-dark"
-            onClick={() => void navigate(`/slates/${card.id}/${card.next.station}`)}
-          >
-            {card.next.action} <kbd>N</kbd>
-          </Button>
+          <NextStepButton slateId={card.id} next={card.next} />
           <Button className="on-dark-quiet" onClick={() => void navigate(`/slates/${card.id}/setup`)}>
             Open slate
           </Button>

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import { useSlateContext } from "../../app/SlateFrame";
 import { useRolls } from "../../shared/api/slate";
+import { NextStepButton } from "../../shared/ui/NextStep";
 import { Verdict } from "../../shared/ui/Verdict";
 import { ProofSheet } from "../rolls/ProofSheet";
 
@@ -53,13 +54,7 @@ export function ChoosePage() {
           What must stay white, what black, where the eye goes. It is kept when you leave the field.
         </p>
         <Verdict headline={slate.next.headline} why={slate.next.why}>
-          <Button
-            type="primary"
-            className="on-dark"
-            onClick={() => void navigate(`/slates/${slate.id}/${slate.next.station}`)}
-          >
-            {slate.next.action} <kbd>N</kbd>
-          </Button>
+          <NextStepButton slateId={slate.id} next={slate.next} />
           <Button className="on-dark-quiet" onClick={() => void navigate("/rolls")}>
             Another frame
           </Button>

@@ -7,6 +7,7 @@ import { type SheetView, type SlateView, api, toProblem, unwrap } from "../../sh
 import { useSlateChange } from "../../shared/api/slate";
 import { OwnRecipe } from "../../shared/ui/OwnRecipe";
 import { QuantityField } from "../../shared/ui/QuantityField";
+import { NextStepButton } from "../../shared/ui/NextStep";
 import { Verdict } from "../../shared/ui/Verdict";
 import { seconds, signedStops, stopWord } from "../../shared/units/format";
 import { SideBySide } from "./SideBySide";
@@ -30,7 +31,6 @@ export function JudgePage() {
 }
 
 function NothingYet(props: { slate: SlateView }) {
-  const navigate = useNavigate();
   const { next } = props.slate;
   return (
     <>
@@ -42,13 +42,7 @@ function NothingYet(props: { slate: SlateView }) {
         <h2>Judge</h2>
         <p className="lead">The first print appears here as soon as it is hung.</p>
         <Verdict headline={next.headline} why={next.why}>
-          <Button
-            type="primary"
-            className="on-dark"
-            onClick={() => void navigate(`/slates/${props.slate.id}/${next.station}`)}
-          >
-            {next.action} <kbd>N</kbd>
-          </Button>
+          <NextStepButton slateId={props.slate.id} next={next} />
         </Verdict>
       </aside>
     </>

@@ -1,7 +1,7 @@
 import { Button } from "antd";
-import { useNavigate } from "react-router";
 import { useSlateContext } from "../../app/SlateFrame";
 import type { SlateView } from "../../shared/api/client";
+import { NextStepButton } from "../../shared/ui/NextStep";
 import { Verdict } from "../../shared/ui/Verdict";
 import { RecipeSheet } from "./RecipeSheet";
 
@@ -54,7 +54,6 @@ function Waste(props: { slate: SlateView }) {
 }
 
 function KeepVerdict(props: { slate: SlateView; accepted: string | undefined }) {
-  const navigate = useNavigate();
   const { slate, accepted } = props;
   return (
     <Verdict
@@ -72,13 +71,7 @@ function KeepVerdict(props: { slate: SlateView; accepted: string | undefined }) 
         </>
       ) : (
         <>
-          <Button
-            type="primary"
-            className="on-dark"
-            onClick={() => void navigate(`/slates/${slate.id}/${slate.next.station}`)}
-          >
-            {slate.next.action} <kbd>N</kbd>
-          </Button>
+          <NextStepButton slateId={slate.id} next={slate.next} />
           <Button className="on-dark-quiet" href={`/api/slates/${slate.id}/export`} download>
             Save slate as a file
           </Button>

@@ -1,8 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { type SheetView, type SlateView, api, sheetPicture, unwrap } from "../../shared/api/client";
 import { ScriptDials } from "../../shared/ui/ScriptDials";
+import { ScriptTable } from "../../shared/ui/ScriptTable";
 import { aperture, centimetres, number, seconds, sheetSize, times } from "../../shared/units/format";
-import { stepWords } from "../print/PrintPage";
 
 /** Everything that rebuilds the print, as it stood when it was exposed, readable at arm's length. */
 export function RecipeSheet(props: { slate: SlateView; print: SheetView }) {
@@ -60,26 +60,7 @@ export function RecipeSheet(props: { slate: SlateView; print: SheetView }) {
               </div>
             ))}
           </dl>
-          <table className="rows">
-            <thead>
-              <tr>
-                <th scope="col">Burst</th>
-                <th scope="col">Hands</th>
-                <th scope="col">Grade</th>
-                <th scope="col">Timer</th>
-              </tr>
-            </thead>
-            <tbody>
-              {print.script.map((s) => (
-                <tr key={s.place}>
-                  <td>{s.place}</td>
-                  <td>{stepWords(s)}</td>
-                  <td>{s.filter}</td>
-                  <td>{seconds(s.setSeconds)} s</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <ScriptTable script={print.script} />
         </div>
       </div>
       <Story slate={slate} />

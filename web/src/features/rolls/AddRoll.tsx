@@ -1,8 +1,9 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { Button, Checkbox, Input } from "antd";
+import { Button, Checkbox } from "antd";
 import { useState } from "react";
 import { type Problem, type Schemas, api, toProblem, unwrap } from "../../shared/api/client";
 import { Choice } from "../../shared/ui/Choice";
+import { TextField } from "../../shared/ui/TextField";
 
 type Roll = Schemas["RollView"];
 
@@ -57,19 +58,13 @@ function NewRoll() {
         add.mutate();
       }}
     >
-      <div className="field">
-        <label htmlFor="roll-title">Name of the roll</label>
-        <Input id="roll-title" value={title} autoComplete="off" onChange={(e) => setTitle(e.target.value)} />
-        {add.error && (
-          <p className="field-message" role="alert">
-            {add.error.at("/title") ?? add.error.message}
-          </p>
-        )}
-      </div>
-      <div className="field">
-        <label htmlFor="roll-film">Film</label>
-        <Input id="roll-film" value={film} autoComplete="off" onChange={(e) => setFilm(e.target.value)} />
-      </div>
+      <TextField
+        label="Name of the roll"
+        value={title}
+        error={add.error ? (add.error.at("/title") ?? add.error.message) : undefined}
+        onChange={setTitle}
+      />
+      <TextField label="Film" value={film} onChange={setFilm} />
       <Choice label="Format" value={format} options={FORMATS} onChange={setFormat} />
       <Button htmlType="submit" loading={add.isPending}>
         Add roll
@@ -125,30 +120,15 @@ function NewFrame(props: { rolls: readonly Roll[] }) {
         onChange={setRollId}
       />
       <div className="field-row">
-        <div className="field narrow">
-          <label htmlFor="frame-number">Number</label>
-          <Input
-            id="frame-number"
-            value={number}
-            autoComplete="off"
-            onChange={(e) => setNumber(e.target.value)}
-          />
-        </div>
-        <div className="field">
-          <label htmlFor="frame-title">Subject</label>
-          <Input
-            id="frame-title"
-            value={title}
-            autoComplete="off"
-            onChange={(e) => setTitle(e.target.value)}
-          />
-        </div>
+        <TextField
+          label="Number"
+          narrow
+          value={number}
+          error={add.error?.at("/number")}
+          onChange={setNumber}
+        />
+        <TextField label="Subject" value={title} error={add.error?.at("/title")} onChange={setTitle} />
       </div>
-      {(add.error?.at("/number") ?? add.error?.at("/title")) && (
-        <p className="field-message" role="alert">
-          {add.error?.at("/number") ?? add.error?.at("/title")}
-        </p>
-      )}
       <div className="field">
         <label htmlFor="frame-file">Positive, PNG or JPEG, if there is one</label>
         <input

@@ -8,6 +8,7 @@ import { enterRoom, useRoom } from "../../app/room";
 import { type FrameView, type Problem, api, unwrap } from "../../shared/api/client";
 import { useRolls } from "../../shared/api/slate";
 import { useKeys } from "../../shared/keys/keys";
+import { TextField } from "../../shared/ui/TextField";
 import { Verdict } from "../../shared/ui/Verdict";
 import { AddRoll } from "./AddRoll";
 import { ProofSheet } from "./ProofSheet";
@@ -95,11 +96,13 @@ function StartSlate(props: { frame: FrameView }) {
           {before.recipeLine}.
         </p>
       ))}
-      <div className="field">
-        <label htmlFor="slate-title">Title</label>
-        <Input id="slate-title" value={title} maxLength={80} onChange={(e) => setTitle(e.target.value)} />
-        {start.error?.at("/title") && <p className="field-message">{start.error.at("/title")}</p>}
-      </div>
+      <TextField
+        label="Title"
+        value={title}
+        longest={80}
+        error={start.error?.at("/title")}
+        onChange={setTitle}
+      />
       <div className="field">
         <label htmlFor="slate-intent">Intent, in a line</label>
         <Input.TextArea

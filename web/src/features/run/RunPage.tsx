@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from "react";
+import { useCallback, useLayoutEffect, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { enterRoom } from "../../app/room";
 import type { RunView } from "../../shared/api/client";
@@ -16,7 +16,8 @@ export function RunPage() {
   const run = useRun(sheetId);
   const { refetch } = run;
   const ask = useCallback(() => void refetch(), [refetch]);
-  useEffect(() => enterRoom("safelight"), []);
+  // Before the first paint: a link from the white room must not show this page white for a moment.
+  useLayoutEffect(() => enterRoom("safelight"), []);
   if (run.error) throw run.error;
   if (!run.data) return <main className="run" />;
   return <Running run={run.data} refetch={ask} />;

@@ -1,6 +1,6 @@
 import type { RunView } from "../../shared/api/client";
 import { seconds } from "../../shared/units/format";
-import { stepWords } from "../print/PrintPage";
+import { stepWords } from "../../shared/ui/ScriptTable";
 
 /** What the hands do now and next, in few large words. */
 export function RunWords(props: { run: RunView; busy: boolean; problem: string | undefined }) {

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from "react";
 import type { RunView } from "../../shared/api/client";
 import { say, sound } from "../../shared/sound/sound";
-import { stepWords } from "../print/PrintPage";
+import { stepWords } from "../../shared/ui/ScriptTable";
 
 /** A tick a second; tones when light and holds begin and end; a pattern for each thing the hands must do next. */
 export function useRunSounds(run: RunView, elapsed: number): void {

@@ -1,9 +1,9 @@
-import { Input } from "antd";
 import { useState } from "react";
 import { type AreaView, type Problem, type SlateView, api, toProblem, unwrap } from "../../shared/api/client";
 import { quietly, useStores } from "../../shared/api/slate";
 import { Choice } from "../../shared/ui/Choice";
 import { type Commit, QuantityField } from "../../shared/ui/QuantityField";
+import { TextField } from "../../shared/ui/TextField";
 import { number, percent, seconds, signedStops, stopWord } from "../../shared/units/format";
 
 /** New values of an area, or reckoned from what stands. */
@@ -150,25 +150,17 @@ function twelfth(stops: number): number {
 
 function NameField(props: { area: AreaView; error: string | undefined; onCommit: (name: string) => void }) {
   const [name, setName] = useState(props.area.name);
-  const id = `area-name-${props.area.key}`;
-  const commit = () => name.trim() !== props.area.name && props.onCommit(name);
+  const commit = () => {
+    if (name.trim() !== props.area.name) props.onCommit(name);
+  };
   return (
-    <div className="field">
-      <label htmlFor={id}>Name</label>
-      <Input
-        id={id}
-        value={name}
-        maxLength={40}
-        autoComplete="off"
-        onChange={(e) => setName(e.target.value)}
-        onBlur={commit}
-        onPressEnter={commit}
-      />
-      {props.error && (
-        <p className="field-message" role="alert">
-          {props.error}
-        </p>
-      )}
-    </div>
+    <TextField
+      label="Name"
+      value={name}
+      longest={40}
+      error={props.error}
+      onChange={setName}
+      onLeave={commit}
+    />
   );
 }

@@ -1,26 +1,19 @@
-import { Button } from "antd";
 import type { ReactNode } from "react";
 import type { SlateContext } from "../../app/SlateFrame";
 import { previewPicture } from "../../shared/api/client";
-import { useKeys } from "../../shared/keys/keys";
 import { Choice, Ways } from "../../shared/ui/Choice";
 import { Print } from "../../shared/ui/Print";
 import { QuantityField } from "../../shared/ui/QuantityField";
-import { Verdict } from "../../shared/ui/Verdict";
 import { number, plainStops, seconds, stopsWithUnit } from "../../shared/units/format";
-import { useBeginSheet } from "../run/useRun";
+import { ExposeVerdict } from "../run/ExposeVerdict";
 import { StripOverlay } from "./StripOverlay";
 
 const STEPS = [1 / 12, 1 / 6, 1 / 4, 1 / 3, 1 / 2, 1];
 
 /** The next strip: series, where it falls on the picture, and what the timer will do. */
 export function PlanStrip({ slate, edit, switcher }: SlateContext & { switcher: ReactNode }) {
-  const begin = useBeginSheet(slate);
   const plan = slate.strip;
-  const possible = plan.problem === undefined && !slate.sheets.some((s) => s.state === "EXPOSING");
-  useKeys({ e: () => possible && begin.mutate("STRIP") });
   const { imageWidthMm, imageHeightMm } = slate.setup;
-  const under = slate.sheets.find((s) => s.state === "EXPOSING");
   return (
     <>
       <main className="stage">
@@ -43,39 +36,14 @@ export function PlanStrip({ slate, edit, switcher }: SlateContext & { switcher: 
             {note}
           </p>
         ))}
-        {under ? (
-          <Verdict
-            headline={`${under.label} is under the lamp.`}
-            why="Finish it or give it up before the next one."
-          >
-            <Button type="primary" className="on-dark" href={`/runs/${under.id}`}>
-              Continue
-            </Button>
-          </Verdict>
-        ) : (
-          <Verdict
-            headline={
-              plan.problem ??
-              `Expose ${String(plan.patches.length)} patches, ${seconds(plan.patches[0]?.totalSeconds ?? 0)} to ${seconds(plan.patches.at(-1)?.totalSeconds ?? 0)} s.`
-            }
-            why={
-              plan.problem
-                ? "Change the plan above; nothing else is lost."
-                : `${seconds(plan.totalSetSeconds)} s under the lamp, ${number(Math.round(100 * plan.paperShare))} % of a sheet. Cover the light end first.`
-            }
-            error={begin.error ? (begin.error.at("/kind") ?? begin.error.message) : undefined}
-          >
-            <Button
-              type="primary"
-              className="on-dark"
-              disabled={!possible}
-              loading={begin.isPending}
-              onClick={() => begin.mutate("STRIP")}
-            >
-              Expose strip <kbd>E</kbd>
-            </Button>
-          </Verdict>
-        )}
+        <ExposeVerdict
+          slate={slate}
+          kind="STRIP"
+          headline={`Expose ${String(plan.patches.length)} patches, ${seconds(plan.patches[0]?.totalSeconds ?? 0)} to ${seconds(plan.patches.at(-1)?.totalSeconds ?? 0)} s.`}
+          why={`${seconds(plan.totalSetSeconds)} s under the lamp, ${number(Math.round(100 * plan.paperShare))} % of a sheet. Cover the light end first.`}
+          problem={plan.problem}
+          mend="Change the plan above; nothing else is lost."
+        />
       </aside>
     </>
   );

@@ -4,7 +4,7 @@ import { useStores } from "../api/slate";
 import { seconds as shownSeconds } from "../units/format";
 import { parseQuantity } from "../units/parse";
 import { Choice } from "./Choice";
-import { Input } from "antd";
+import { TextField } from "./TextField";
 
 /** Overruling a verdict with one's own grade and time; both stay in the record. */
 export function OwnRecipe(props: {
@@ -55,22 +55,7 @@ function OwnFields(props: Parameters<typeof OwnRecipe>[0]) {
         options={filters.map((f) => ({ value: f, label: f }))}
         onChange={setFilter}
       />
-      <div className="field">
-        <label htmlFor="own-seconds">Time</label>
-        <Input
-          id="own-seconds"
-          value={text}
-          suffix="s"
-          autoComplete="off"
-          aria-invalid={problem !== undefined}
-          onChange={(e) => setText(e.target.value)}
-        />
-        {problem && (
-          <p className="field-message" role="alert">
-            {problem}
-          </p>
-        )}
-      </div>
+      <TextField label="Time" value={text} unit="s" error={problem} onChange={setText} />
       <Button htmlType="submit" type="primary">
         Set these
       </Button>

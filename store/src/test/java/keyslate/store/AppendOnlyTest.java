@@ -4,30 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.nio.file.Path;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** What was exposed or decided cannot be changed or deleted by any statement. */
-class AppendOnlyTest {
-    @TempDir
-    private Path folder;
-
-    private Database database;
-
+class AppendOnlyTest extends StoreTest {
     @BeforeEach
-    void open() {
-        database = Database.open(folder);
-        Samples.fill(database);
-    }
-
-    @AfterEach
-    void close() {
-        database.close();
+    void fill() {
+        Samples.fill(database());
     }
 
     @ParameterizedTest
@@ -53,7 +39,8 @@ class AppendOnlyTest {
         run("UPDATE lamp SET off_at = '2026', given_seconds = 10.1, outcome = 'COMPLETE'");
         assertThatThrownBy(() -> run("UPDATE lamp SET given_seconds = 12"))
                 .hasMessageContaining("what was exposed is never changed");
-        assertThat(database.sql()
+        assertThat(database()
+                        .sql()
                         .sql("SELECT given_seconds FROM lamp")
                         .query(Double.class)
                         .single())
@@ -70,8 +57,8 @@ class AppendOnlyTest {
     }
 
     private void run(String statement) {
-        database.inTransaction(() -> {
-            database.sql().sql(statement).update();
+        database().inTransaction(() -> {
+            database().sql().sql(statement).update();
         });
     }
 }

@@ -3,23 +3,20 @@ package keyslate.store;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.dao.DataIntegrityViolationException;
 
 /** Every constraint of the schema refuses what it is there for, and lets the good row through. */
-class ConstraintsTest {
+class ConstraintsTest extends StoreTest {
     /** Table, column, a value that it must refuse. */
     private static final String CASES = """
             enlarger,name,''
@@ -111,20 +108,9 @@ class ConstraintsTest {
             decision,overruled,2
             """;
 
-    @TempDir
-    private Path folder;
-
-    private Database database;
-
     @BeforeEach
-    void open() {
-        database = Database.open(folder);
-        Samples.fill(database);
-    }
-
-    @AfterEach
-    void close() {
-        database.close();
+    void fill() {
+        Samples.fill(database());
     }
 
     @ParameterizedTest
@@ -132,7 +118,7 @@ class ConstraintsTest {
     void refuses(String table, String column, String value) {
         Map<String, Object> changed = freshKeys(table);
         changed.put(column, typed(value));
-        assertThatThrownBy(() -> database.inTransaction(() -> Samples.insert(database, table, changed)))
+        assertThatThrownBy(() -> database().inTransaction(() -> Samples.insert(database(), table, changed)))
                 .isInstanceOf(DataIntegrityViolationException.class);
     }
 
@@ -146,7 +132,7 @@ class ConstraintsTest {
     void refusesADanglingReferenceAtTheEndOfTheTransaction(String table, String column) {
         Map<String, Object> changed = freshKeys(table);
         changed.put(column, "none");
-        assertThatThrownBy(() -> database.inTransaction(() -> Samples.insert(database, table, changed)))
+        assertThatThrownBy(() -> database().inTransaction(() -> Samples.insert(database(), table, changed)))
                 .hasStackTraceContaining("FOREIGN KEY");
     }
 
@@ -159,7 +145,7 @@ class ConstraintsTest {
     @Test
     void refusesTheSameKeyTwice() {
         for (String table : Samples.tables()) {
-            assertThatThrownBy(() -> database.inTransaction(() -> Samples.insert(database, table, Map.of())))
+            assertThatThrownBy(() -> database().inTransaction(() -> Samples.insert(database(), table, Map.of())))
                     .as(table)
                     .isInstanceOf(DataIntegrityViolationException.class);
         }
@@ -170,14 +156,15 @@ class ConstraintsTest {
     @Test
     void takesTheGoodRowUnderAnotherKey() {
         for (String table : Samples.tables()) {
-            database.inTransaction(() -> Samples.insert(database, table, freshKeys(table)));
+            database().inTransaction(() -> Samples.insert(database(), table, freshKeys(table)));
         }
     }
 
     /** The list above is complete: every column with a CHECK has its case. */
     @Test
     void everyCheckHasItsCase() {
-        List<String> schema = database.sql()
+        List<String> schema = database()
+                .sql()
                 .sql("SELECT sql FROM sqlite_master WHERE type = 'table' AND sql LIKE '%CHECK%'")
                 .query(String.class)
                 .list();
@@ -202,7 +189,7 @@ class ConstraintsTest {
         } else {
             changed.put("place", 2);
         }
-        assertThatThrownBy(() -> database.inTransaction(() -> Samples.insert(database, table, changed)))
+        assertThatThrownBy(() -> database().inTransaction(() -> Samples.insert(database(), table, changed)))
                 .isInstanceOf(DataIntegrityViolationException.class);
     }
 

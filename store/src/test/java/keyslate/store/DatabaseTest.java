@@ -11,32 +11,14 @@ import keyslate.store.negative.Roll;
 import keyslate.store.negative.RollRepository;
 import keyslate.store.slate.Slate;
 import keyslate.store.slate.SlateRepository;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** All or nothing, one moment at a time, nothing acknowledged is lost, and trouble is said in plain words. */
-class DatabaseTest {
-    @TempDir
-    private Path folder;
-
-    private Database database;
-
-    @BeforeEach
-    void open() {
-        database = Database.open(folder);
-    }
-
-    @AfterEach
-    void close() {
-        database.close();
-    }
-
+class DatabaseTest extends StoreTest {
     @Test
     void aFailureInTheMiddleLeavesNothing() {
-        RollRepository rolls = new RollRepository(database);
-        assertThatThrownBy(() -> database.inTransaction(() -> {
+        RollRepository rolls = new RollRepository(database());
+        assertThatThrownBy(() -> database().inTransaction(() -> {
                     rolls.add(roll("1"));
                     throw new IllegalStateException("in the middle");
                 }))
@@ -46,10 +28,10 @@ class DatabaseTest {
 
     @Test
     void aSnapshotSeesOneMoment() {
-        RollRepository rolls = new RollRepository(database);
-        int seen = database.inSnapshot(() -> {
+        RollRepository rolls = new RollRepository(database());
+        int seen = database().inSnapshot(() -> {
             int before = rolls.rolls().size();
-            Thread other = new Thread(() -> database.inTransaction(() -> rolls.add(roll("1"))));
+            Thread other = new Thread(() -> database().inTransaction(() -> rolls.add(roll("1"))));
             other.start();
             join(other);
             return before + rolls.rolls().size();
@@ -60,32 +42,35 @@ class DatabaseTest {
 
     @Test
     void aSnapshotInsideATransactionSeesWhatItHasWritten() {
-        RollRepository rolls = new RollRepository(database);
-        int seen = database.inTransaction(() -> {
+        RollRepository rolls = new RollRepository(database());
+        int seen = database().inTransaction(() -> {
             rolls.add(roll("1"));
-            return database.inSnapshot(() -> rolls.rolls().size());
+            return database().inSnapshot(() -> rolls.rolls().size());
         });
         assertThat(seen).isEqualTo(1);
     }
 
     @Test
     void aReaderCannotWrite() {
-        assertThatThrownBy(() -> new RollRepository(database).add(roll("1")))
+        assertThatThrownBy(() -> new RollRepository(database()).add(roll("1")))
                 .isInstanceOf(StorageException.class)
                 .hasMessageContaining("cannot be written");
     }
 
     @Test
     void aFullDiskIsSaidInPlainWordsAndLeavesWhatWas() {
-        RollRepository rolls = new RollRepository(database);
-        database.inTransaction(() -> rolls.add(roll("1")));
-        database.inTransaction(() -> {
-            int pages =
-                    database.sql().sql("PRAGMA page_count").query(Integer.class).single();
-            database.sql().sql("PRAGMA max_page_count = " + pages).query().singleValue();
+        RollRepository rolls = new RollRepository(database());
+        database().inTransaction(() -> rolls.add(roll("1")));
+        database().inTransaction(() -> {
+            int pages = database()
+                    .sql()
+                    .sql("PRAGMA page_count")
+                    .query(Integer.class)
+                    .single();
+            database().sql().sql("PRAGMA max_page_count = " + pages).query().singleValue();
         });
         Roll huge = new Roll("2", "Roll 2", "x".repeat(200_000), 36, 24, "2026");
-        assertThatThrownBy(() -> database.inTransaction(() -> rolls.add(huge)))
+        assertThatThrownBy(() -> database().inTransaction(() -> rolls.add(huge)))
                 .isInstanceOf(StorageException.class)
                 .hasMessage("The disk is full. Free some space, then try again.");
         assertThat(rolls.rolls()).containsExactly(roll("1"));
@@ -93,46 +78,47 @@ class DatabaseTest {
 
     @Test
     void onlyOneOfTwoChangesOfTheSameVersionIsTaken() {
-        Samples.fill(database);
-        SlateRepository slates = new SlateRepository(database);
+        Samples.fill(database());
+        SlateRepository slates = new SlateRepository(database());
         Slate slate = slates.find("s").orElseThrow();
-        assertThat(database.inTransaction(() -> slates.advance(slate))).isTrue();
-        assertThat(database.inTransaction(() -> slates.advance(slate))).isFalse();
+        assertThat(database().inTransaction(() -> slates.advance(slate))).isTrue();
+        assertThat(database().inTransaction(() -> slates.advance(slate))).isFalse();
         assertThat(slates.find("s").orElseThrow().version()).isEqualTo(slate.version() + 1);
     }
 
     @Test
     void everythingIsThereAfterReopening() {
-        Samples.fill(database);
-        database.close();
-        database = Database.open(folder);
+        Samples.fill(database());
+        reopen();
         for (String table : Samples.tables()) {
-            assertThat(database.sql()
+            assertThat(database()
+                            .sql()
                             .sql("SELECT count(*) FROM " + table)
                             .query(Integer.class)
                             .single())
                     .as(table)
                     .isEqualTo(1);
         }
-        assertThat(new RollRepository(database).pictureBytes("pic").orElseThrow())
+        assertThat(new RollRepository(database()).pictureBytes("pic").orElseThrow())
                 .containsExactly(1, 2, 3);
     }
 
     @Test
     void nothingAcknowledgedIsLostWhenTheProgramIsKilledWhileWriting() throws IOException {
-        database.close();
+        database().close();
         int acknowledged = 0;
         for (int round = 0; round < 3; round++) {
             acknowledged += writeUntilKilled(acknowledged);
         }
-        database = Database.open(folder);
-        assertThat(database.sql()
+        reopen();
+        assertThat(database()
+                        .sql()
                         .sql("PRAGMA integrity_check")
                         .query(String.class)
                         .single())
                 .isEqualTo("ok");
         List<String> ids =
-                new RollRepository(database).rolls().stream().map(Roll::id).toList();
+                new RollRepository(database()).rolls().stream().map(Roll::id).toList();
         for (int i = 0; i < acknowledged; i++) {
             assertThat(ids).contains("roll " + i);
         }
@@ -146,7 +132,7 @@ class DatabaseTest {
                         "-cp",
                         System.getProperty("java.class.path"),
                         Writer.class.getName(),
-                        folder.toString(),
+                        folder().toString(),
                         Integer.toString(from))
                 .redirectError(ProcessBuilder.Redirect.DISCARD)
                 .start();

@@ -90,8 +90,8 @@ public class DecisionController {
     @PostMapping("/readings")
     public SlateView read(@PathVariable String id, @RequestBody Reading asked) {
         Hung hung = hung(id, "STRIP");
-        VerdictView verdict =
-                verdicts.reading(hung.view(), hung.before(), hung.now(), new Marks(asked.whitesAt(), asked.blacksAt()));
+        Marks marks = new Marks(asked.whitesAt(), asked.blacksAt());
+        VerdictView verdict = verdicts.reading(hung.view(), hung.before(), hung.now(), marks);
         Taken taken = switch (asked.answer()) {
             case "PROPOSED" -> new Taken(verdict.filter(), verdict.seconds(), false);
             case "KEEP_GRADE" ->
@@ -101,53 +101,19 @@ public class DecisionController {
                         !verdict.filter().equals(hung.before().filter().label()));
             default -> own(asked.filter(), asked.seconds());
         };
-        Decision decision = new Decision(
-                Ids.fresh(),
-                hung.sheet().slateId(),
-                id,
-                "READING",
-                Clocks.now(clock),
-                asked.whitesAt(),
-                asked.blacksAt(),
-                null,
-                null,
-                remark(asked.remark()),
-                verdict.headline(),
-                verdict.why(),
-                verdict.filter(),
-                verdict.seconds(),
-                taken.overruled(),
-                taken.filter(),
-                taken.seconds());
+        Decision decision = decision(hung, "READING", marks, null, asked.remark(), verdict, taken);
         return settle(hung, asked.version(), decision, taken, "read");
     }
 
     @PostMapping("/judgements")
     public SlateView judge(@PathVariable String id, @RequestBody Judgement asked) {
         Hung hung = hung(id, "PRINT");
-        VerdictView verdict = verdicts.judgement(
-                hung.view(), hung.before(), hung.now(), new Wishes(asked.darkerStops(), asked.harderGrades()));
+        Wishes wishes = new Wishes(asked.darkerStops(), asked.harderGrades());
+        VerdictView verdict = verdicts.judgement(hung.view(), hung.before(), hung.now(), wishes);
         Taken taken = "PROPOSED".equals(asked.answer())
                 ? new Taken(verdict.filter(), verdict.seconds(), false)
                 : own(asked.filter(), asked.seconds());
-        Decision decision = new Decision(
-                Ids.fresh(),
-                hung.sheet().slateId(),
-                id,
-                "JUDGEMENT",
-                Clocks.now(clock),
-                null,
-                null,
-                asked.darkerStops(),
-                asked.harderGrades(),
-                remark(asked.remark()),
-                verdict.headline(),
-                verdict.why(),
-                verdict.filter(),
-                verdict.seconds(),
-                taken.overruled(),
-                taken.filter(),
-                taken.seconds());
+        Decision decision = decision(hung, "JUDGEMENT", null, wishes, asked.remark(), verdict, taken);
         return settle(hung, asked.version(), decision, taken, "judged");
     }
 
@@ -177,6 +143,35 @@ public class DecisionController {
             return service.with(s, s.recipeId(), s.redoId(), id);
         });
         return assembler.view(slate);
+    }
+
+    /** What is put on record: marks or wishes, the verdict as it was shown, and what was taken. */
+    private Decision decision(
+            Hung hung,
+            String kind,
+            @Nullable Marks marks,
+            @Nullable Wishes wishes,
+            @Nullable String remark,
+            VerdictView verdict,
+            Taken taken) {
+        return new Decision(
+                Ids.fresh(),
+                hung.sheet().slateId(),
+                hung.sheet().id(),
+                kind,
+                Clocks.now(clock),
+                marks == null ? null : marks.whitesAt(),
+                marks == null ? null : marks.blacksAt(),
+                wishes == null ? null : (Double) wishes.darkerStops(),
+                wishes == null ? null : (Double) wishes.harderGrades(),
+                remark(remark),
+                verdict.headline(),
+                verdict.why(),
+                verdict.filter(),
+                verdict.seconds(),
+                taken.overruled(),
+                taken.filter(),
+                taken.seconds());
     }
 
     private SlateView settle(Hung hung, long version, Decision decision, Taken taken, String source) {

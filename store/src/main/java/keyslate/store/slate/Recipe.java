@@ -41,26 +41,17 @@ public record Recipe(
             double baseSeconds,
             String baseSource,
             String baseBecause) {
-        /** The same set-up with another time. */
+        /** The same set-up with another time, seconds, and where it comes from. */
         public Setup withTime(double seconds, String source, String because) {
-            return new Setup(
-                    enlargerId,
-                    lensId,
-                    apertureMark,
-                    paperId,
-                    sheetWidthMm,
-                    sheetHeightMm,
-                    borderMm,
-                    fit,
-                    cropPlace,
-                    filter,
-                    seconds,
-                    source,
-                    because);
+            return with(filter, seconds, source, because);
         }
 
-        /** The same set-up with another filter. */
+        /** The same set-up with another filter, by its label. */
         public Setup withFilter(String label) {
+            return with(label, baseSeconds, baseSource, baseBecause);
+        }
+
+        private Setup with(String label, double seconds, String source, String because) {
             return new Setup(
                     enlargerId,
                     lensId,
@@ -72,9 +63,9 @@ public record Recipe(
                     fit,
                     cropPlace,
                     label,
-                    baseSeconds,
-                    baseSource,
-                    baseBecause);
+                    seconds,
+                    source,
+                    because);
         }
     }
 
