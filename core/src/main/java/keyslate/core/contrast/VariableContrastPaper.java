@@ -11,8 +11,8 @@ import keyslate.core.quantity.Grade;
  * Variable-contrast paper: three blue-sensitive emulsions of one contrast that differ in green speed.
  *
  * <p>CON-02: net density = A/3 · Σ_i Σ_k w_k / (1 + h_ik^−s), h_ik = H_B + H_G·10^(−o_i + (k − 2)·spread), i = 1..3, k =
- * 0..4. In blue light all three act alike (hard), in green they separate (soft). H in the paper's own unit: 0.5 units of
- * blue at equal speeds give net 0.6.
+ * 0..4. In blue light all three act alike (hard), in green they separate (soft). H in the paper's own unit, chosen
+ * so that a time of 0.5 through any filter up to 3½ gives net 0.6 (CON-04).
  *
  * <p>All parameters are generic (docs/formulas/contrast.md); mid-speed, range and the direction of every effect are
  * dependable, detail of toe and shoulder below about 0.05 D is not.

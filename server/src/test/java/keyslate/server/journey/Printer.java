@@ -64,7 +64,8 @@ final class Printer {
     }
 
     Locator field(String label) {
-        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+        return page.getByRole(
+                AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(label).setExact(true));
     }
 
     void enters(String label, String text) {
