@@ -42,7 +42,7 @@ export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<Reci
           {slate.frame.rollTitle.split(",")[0]}, frame {slate.frame.number}
         </span>
         <span className="part-note">
-          {number(slate.frame.widthMm)} × {number(slate.frame.heightMm)} mm, emulsion down
+          {number(slate.frame.widthMm)} × {number(slate.frame.heightMm)} mm
         </span>
       </Part>
       <Handle
@@ -155,7 +155,7 @@ export function GradeEditor(props: EditorProps & { onDone?: () => void }) {
       label="Filter, grade"
       value={props.slate.recipe.filter}
       options={(stores.data?.filters ?? [props.slate.recipe.filter]).map((f) => ({ value: f, label: f }))}
-      hint="The time follows, so that light tones stay."
+      hint="Light tones stay: the time follows."
       error={props.edit.error?.at("/filter")}
       onChange={(filter) => {
         props.edit.mutate({ filter });
@@ -177,8 +177,8 @@ export function ApertureEditor(props: EditorProps & { onDone?: () => void }) {
       units={["f"]}
       hint={
         marks.length > 0
-          ? `On the ring: ${marks.map(number).join(", ")}. The time follows for the same light.`
-          : "The time follows for the same light."
+          ? `On the ring ${number(marks[0] ?? 0)} to ${number(marks.at(-1) ?? 0)}. The time follows.`
+          : "The time follows."
       }
       error={props.edit.error?.at("/apertureMark")}
       onCommit={(c) => c.kind === "value" && props.edit.mutateAsync({ apertureMark: c.value })}

@@ -11,7 +11,8 @@ const GENERAL: readonly (readonly [string, string])[] = [
   ["?", "this list"],
 ];
 const TEST: readonly (readonly [string, string])[] = [
-  ["E", "expose the strip as planned"],
+  ["E", "expose the strip as planned; at Print, the print"],
+  ["W K", "mark the whites, or the first black"],
   ["← →", "on a mark: half a patch lighter or darker"],
 ];
 const SHAPE: readonly (readonly [string, string])[] = [

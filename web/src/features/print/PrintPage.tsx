@@ -44,6 +44,7 @@ export function PrintPage() {
 function Preflight(props: { slate: SlateView }) {
   const { recipe, setup } = props.slate;
   const lines = [
+    "Negative clean, emulsion side down",
     `Lens at ${aperture(recipe.apertureMark)}, ${setup.stopsFromOpen < 0.9 ? "wide open: stop down" : "stopped down"}`,
     `Filter ${props.slate.local.script[0]?.filter ?? recipe.filter} in place, covering the beam; red filter out`,
     `Box shut after the sheet is out: ${setup.paperName}, ${setup.paperBatch}`,

@@ -33,7 +33,7 @@ export function BigDial(props: { run: RunView; elapsed: number }) {
         {total > 0 &&
           Array.from({ length: marks + 1 }, (_, i) => {
             const s = (i * spacing(total)) / total;
-            if (s > 0.985) return null;
+            if (s > 0.955) return null;
             const a = at(RIM, s);
             const b = at(RIM - 22, s);
             const text = at(RIM + 20, s);

@@ -53,7 +53,6 @@ final class Differences {
                     switch (d.part()) {
                         case "filter" -> "grade " + now.filter().label();
                         case "aperture" -> Show.aperture(now.aperture().engraved());
-                        case "base" -> Show.seconds(now.base().inSeconds());
                         case "size" -> Show.number(now.magnification().inTimes()) + " ×";
                         case "local" -> "local plan, " + d.text();
                         case "lens" -> now.lens().name();

@@ -138,7 +138,7 @@ public class SheetAssembler {
         if (!strip || script.isEmpty()) {
             return Show.seconds(rig.base().inSeconds()) + ", " + grade;
         }
-        String from = Show.number(script.get(0).patchTotalSeconds());
+        String from = Show.seconds(script.get(0).patchTotalSeconds()).replace(" s", "");
         String to = Show.seconds(script.get(script.size() - 1).patchTotalSeconds());
         return from + " to " + to + ", " + aperture;
     }

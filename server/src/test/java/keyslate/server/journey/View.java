@@ -3,8 +3,6 @@ package keyslate.server.journey;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.LoadState;
 import java.util.List;
-import java.util.Map;
-import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -15,25 +13,20 @@ record View(String name, String path, String ready) {
         JsonNode slates = JsonMapper.shared()
                 .readTree(page.request().get("/api/bench").text())
                 .get("slates");
-        String kept = slateWith(page, slates, "PRINT");
-        String strip = slateWith(page, slates, "STRIP");
-        String stripSheet = sheets(page, strip)
-                .filter(s -> "STRIP".equals(s.get("kind").asString()))
-                .findFirst()
-                .orElseThrow()
-                .get("id")
-                .asString();
+        String worked = slates.get(0).get("id").asString();
+        String kept = slateAt(slates, "keep");
+        String strip = slateAt(slates, "test");
         return List.of(
                 new View("bench", "/", ".verdict"),
                 new View("rolls", "/rolls", ".proof img"),
-                new View("choose", "/slates/" + kept + "/choose", ".proof img"),
-                new View("setup", "/slates/" + kept + "/setup", ".easel-picture"),
-                new View("test-plan", "/slates/" + kept + "/test?sheet=plan", ".strip-overlay, .print-overlay"),
-                new View("test-read", "/slates/" + strip + "/test?sheet=" + stripSheet, ".marks"),
-                new View("shape", "/slates/" + kept + "/shape", ".areas"),
-                new View("print", "/slates/" + kept + "/print", ".preflight"),
+                new View("choose", "/slates/" + worked + "/choose", ".proof img"),
+                new View("setup", "/slates/" + worked + "/setup", ".easel-picture"),
+                new View("test-plan", "/slates/" + worked + "/test?sheet=plan", ".strip-overlay, .print-overlay"),
+                new View("test-read", "/slates/" + strip + "/test", ".marks"),
+                new View("shape", "/slates/" + worked + "/shape", ".areas"),
+                new View("print", "/slates/" + worked + "/print", ".preflight"),
                 new View("judge", "/slates/" + kept + "/judge", ".wish"),
-                new View("keep", "/slates/" + kept + "/keep", ".keep-stage"));
+                new View("keep", "/slates/" + kept + "/keep", ".recipe-sheet dl"));
     }
 
     /** Goes there and waits until all that the view fetches is on it. */
@@ -44,26 +37,14 @@ record View(String name, String path, String ready) {
         page.waitForFunction("() => [...document.images].every(i => i.complete)");
     }
 
-    private static Stream<JsonNode> sheets(Page page, String slate) {
-        return JsonMapper.shared()
-                .readTree(page.request().get("/api/slates/" + slate).text())
-                .get("sheets")
-                .valueStream();
-    }
-
-    private static String slateWith(Page page, JsonNode slates, String kind) {
-        Map<String, Boolean> hung = slates.valueStream()
-                .collect(java.util.stream.Collectors.toMap(
-                        s -> s.get("id").asString(),
-                        s -> sheets(page, s.get("id").asString())
-                                .anyMatch(sheet -> kind.equals(sheet.get("kind").asString())
-                                        && "HUNG".equals(sheet.get("state").asString())),
-                        (a, b) -> a,
-                        java.util.LinkedHashMap::new));
-        return hung.entrySet().stream()
-                .filter(Map.Entry::getValue)
-                .map(Map.Entry::getKey)
+    /** The first slate of the bench that stands at a station and has a sheet on its cord. */
+    private static String slateAt(JsonNode slates, String station) {
+        return slates.valueStream()
+                .filter(s -> station.equals(s.get("next").get("station").asString()))
+                .filter(s -> s.get("sheets").asInt() > 0)
                 .findFirst()
-                .orElseThrow(() -> new AssertionError("The demo data hold no hung " + kind));
+                .orElseThrow(() -> new AssertionError("No slate of the demo stands at " + station))
+                .get("id")
+                .asString();
     }
 }

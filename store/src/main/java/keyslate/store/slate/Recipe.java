@@ -26,7 +26,18 @@ public record Recipe(
         return new Recipe(id, slateId, previousId, madeAt, edit, title, intent, setup, strip, other);
     }
 
-    /** What stands on the enlarger; lengths in millimetres, filter by label. */
+    /**
+     * What stands on the enlarger.
+     *
+     * @param apertureMark engraved number
+     * @param sheetWidthMm long side of the sheet, 20 to 2000 mm; the short side alike
+     * @param borderMm white border on each side, 0 to 200 mm
+     * @param fit WHOLE_PICTURE or FILL_SHEET
+     * @param cropPlace where the kept part lies when some is lost, 0 = left or top, 1 = right or bottom
+     * @param filter label of the filter
+     * @param baseSeconds base exposure as received, above 0 up to 36 000 s
+     * @param baseSource default, rescaled, read, judged or own; {@code baseBecause} says it in words
+     */
     public record Setup(
             String enlargerId,
             String lensId,
@@ -69,7 +80,17 @@ public record Recipe(
         }
     }
 
-    /** The next test strip; a null centre follows the base exposure, a null place is chosen by computation. */
+    /**
+     * The next test strip.
+     *
+     * @param kind EQUAL_STOPS or EQUAL_SECONDS
+     * @param centreSeconds centre of the series; null follows the base exposure
+     * @param stepStops step between two patches, 1/24 to 3 stops, or {@code stepSeconds}, 0.1 to 600 s
+     * @param patches 2 to 15
+     * @param direction where the dark end lies: DARK_RIGHT, DARK_LEFT, DARK_BOTTOM or DARK_TOP
+     * @param patchMm length of a patch along the strip; {@code breadthMm} the strip's breadth
+     * @param place across the picture, 0 to 1; null is chosen by computation
+     */
     public record Strip(
             String kind,
             Double centreSeconds,

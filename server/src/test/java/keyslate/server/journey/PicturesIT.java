@@ -1,0 +1,56 @@
+package keyslate.server.journey;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.MethodOrderer.MethodName;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+
+/** Takes the pictures of {@code docs/screenshots} anew from fresh demo data: {@code ./slate pictures}. */
+@EnabledIfSystemProperty(named = "pictures", matches = "true")
+@TestMethodOrder(MethodName.class)
+class PicturesIT extends JourneyTest {
+    private static final Path FOLDER = Path.of("..", "docs", "screenshots");
+
+    @Test
+    void aTheMainViews() {
+        page().navigate("/");
+        for (View view : View.all(page())) {
+            view.open(page());
+            if ("test-read".equals(view.name())) {
+                Locator strip = page().getByTestId("strip-taps");
+                printer().taps(strip, 0.5, 0.5);
+                printer().taps(strip, 0.9, 0.5);
+                assertThat(printer().button("Set grade")).isVisible();
+            }
+            take(view.name());
+        }
+    }
+
+    @Test
+    void bTheRun() {
+        page().navigate("/");
+        List<View> views = View.all(page());
+        View shape =
+                views.stream().filter(v -> "shape".equals(v.name())).findFirst().orElseThrow();
+        printer().presses("Safelight");
+        shape.open(page());
+        take("shape-safelight");
+        printer().goesTo("Print");
+        printer().presses("Expose print");
+        page().waitForURL("**/runs/**");
+        assertThat(printer().runWords()).containsText("burst 1 of");
+        take("run");
+    }
+
+    private void take(String name) {
+        page().mouse().move(0, 0);
+        page().waitForFunction("() => [...document.images].every(i => i.complete)");
+        page().screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
+    }
+}

@@ -1,0 +1,168 @@
+package keyslate.server.judge;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.HashMap;
+import java.util.Map;
+import keyslate.server.ApplicationTest;
+import keyslate.server.Http.Answer;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** Verdicts on strips and prints: taken, overruled or refused; both the verdict and the answer stay on record. */
+class DecisionHttpTest extends ApplicationTest {
+    private String slate;
+    private String strip;
+
+    @BeforeEach
+    void hangAStrip() {
+        slate = http().newSlate("Window shelf");
+        strip = begin(slate, "STRIP");
+        exposeAndHang(strip);
+    }
+
+    @Test
+    void aVerdictIsComputedFromTheMarksAndStoresNothing() {
+        JsonNode even = proposal(2, 2);
+        assertThat(even.get("filter").asString()).isEqualTo("2½");
+        assertThat(even.get("seconds").asDouble()).isCloseTo(patch(2), within(0.06));
+        JsonNode late = proposal(2, 3);
+        assertThat(late.get("headline").asString()).contains("late").contains("grade");
+        assertThat(grade(late)).isGreaterThan(2.5);
+        assertThat(grade(proposal(2, 1))).isLessThan(2.5);
+        assertThat(http().slate(slate).get("sheets").get(0).get("decisions").size())
+                .isZero();
+    }
+
+    @Test
+    void aPlaceBetweenTwoPatchesLiesBetweenTheirTimes() {
+        double between = proposal(1.5, 1.5).get("seconds").asDouble();
+        assertThat(between).isBetween(patch(1), patch(2));
+    }
+
+    @Test
+    void marksThatAreMissingOrOffTheStripAreRefusedAtTheirField() {
+        assertThat(http().post(reading() + "/proposal", Map.of("blacksAt", 1)).pointers())
+                .containsExactly("/whitesAt");
+        assertThat(http().post(reading() + "/proposal", Map.of("whitesAt", 1, "blacksAt", 40))
+                        .pointers())
+                .containsExactly("/blacksAt");
+    }
+
+    @Test
+    void theProposedAnswerBecomesTheStandingRecipe() {
+        JsonNode verdict = proposal(2, 3);
+        JsonNode after = read(2, 3, "PROPOSED", null, null).json();
+        assertThat(after.get("recipe").get("filter")).isEqualTo(verdict.get("filter"));
+        assertThat(after.get("recipe").get("baseSeconds")).isEqualTo(verdict.get("seconds"));
+        JsonNode decision = after.get("sheets").get(0).get("decisions").get(0);
+        assertThat(decision.get("overruled").asBoolean()).isFalse();
+        assertThat(decision.get("headline")).isEqualTo(verdict.get("headline"));
+    }
+
+    @Test
+    void keepingTheGradeAgainstTheVerdictIsOnRecordAsOverruled() {
+        JsonNode after = read(2, 4, "KEEP_GRADE", null, null).json();
+        assertThat(after.get("recipe").get("filter").asString()).isEqualTo("2½");
+        JsonNode decision = after.get("sheets").get(0).get("decisions").get(0);
+        assertThat(decision.get("overruled").asBoolean()).isTrue();
+        assertThat(decision.get("takenFilter").asString()).isEqualTo("2½");
+    }
+
+    @Test
+    void onesOwnGradeAndTimeAreTakenAndTheVerdictStaysBeside() {
+        JsonNode after = read(2, 3, "OWN", "1", 7.5).json();
+        assertThat(after.get("recipe").get("filter").asString()).isEqualTo("1");
+        assertThat(after.get("recipe").get("baseSeconds").asDouble()).isEqualTo(7.5);
+        assertThat(after.get("recipe").get("baseBecause").asString()).contains("Overruled");
+        Answer wrong = read(2, 3, "OWN", "7", 0.0);
+        assertThat(wrong.pointers()).containsExactlyInAnyOrder("/filter", "/seconds");
+    }
+
+    @Test
+    void aJudgementIsAddedToThePrintAndAnAcceptanceEndsIt() {
+        String print = begin(slate, "PRINT");
+        double time = exposeAndHang(print).get("recipe").get("baseSeconds").asDouble();
+        Map<String, Object> wishes = new HashMap<>(Map.of("darkerStops", 1.0, "harderGrades", 0.0));
+        JsonNode verdict = http().post("/api/sheets/" + print + "/judgements/proposal", wishes)
+                .json();
+        assertThat(verdict.get("seconds").asDouble()).isCloseTo(2 * time, within(0.11));
+        wishes.putAll(Map.of("version", version(), "answer", "PROPOSED", "remark", "floor too light"));
+        JsonNode judged =
+                http().post("/api/sheets/" + print + "/judgements", wishes).json();
+        assertThat(judged.get("recipe").get("baseSeconds")).isEqualTo(verdict.get("seconds"));
+        assertThat(judged.get("sheets")
+                        .get(1)
+                        .get("decisions")
+                        .get(0)
+                        .get("remark")
+                        .asString())
+                .isEqualTo("floor too light");
+        JsonNode accepted = http().post(
+                        "/api/sheets/" + print + "/acceptance", Map.of("version", version(), "remark", "after all"))
+                .json();
+        assertThat(accepted.get("acceptedSheetId").asString()).isEqualTo(print);
+        assertThat(accepted.get("next").get("station").asString()).isEqualTo("keep");
+        JsonNode kept = http().get("/api/sheets/" + print + "/recipe").json();
+        assertThat(kept.get("recipe").get("baseSeconds").asDouble()).isEqualTo(time);
+    }
+
+    @Test
+    void onlyASheetThatHangsIsRead() {
+        String exposing = begin(slate, "PRINT");
+        Answer answer = http().post("/api/sheets/" + exposing + "/judgements/proposal", Map.of("darkerStops", 0));
+        assertThat(answer.code()).isEqualTo("not-hung");
+        assertThat(http().post("/api/sheets/" + strip + "/judgements/proposal", Map.of("darkerStops", 0))
+                        .status())
+                .isEqualTo(409);
+    }
+
+    @Test
+    void aReadingOfAnOlderVersionIsRefused() {
+        long version = version();
+        http().edit(slate, "borderMm", 11);
+        Answer answer = http().post(reading(), Map.of("version", version, "whitesAt", 1, "answer", "PROPOSED"));
+        assertThat(answer.code()).isEqualTo("stale-version");
+        assertThat(http().slate(slate).get("sheets").get(0).get("decisions").size())
+                .isZero();
+    }
+
+    private Answer read(double whites, double blacks, String answer, String filter, Double seconds) {
+        Map<String, Object> body =
+                new HashMap<>(Map.of("version", version(), "whitesAt", whites, "blacksAt", blacks, "answer", answer));
+        body.put("filter", filter);
+        body.put("seconds", seconds);
+        return http().post(reading(), body);
+    }
+
+    private JsonNode proposal(double whites, double blacks) {
+        return http().post(reading() + "/proposal", Map.of("whitesAt", whites, "blacksAt", blacks))
+                .json();
+    }
+
+    private double patch(int index) {
+        return http().slate(slate)
+                .get("sheets")
+                .get(0)
+                .get("patches")
+                .get(index)
+                .get("givenSeconds")
+                .asDouble();
+    }
+
+    private static double grade(JsonNode verdict) {
+        return keyslate.core.contrast.GradeFilter.ofLabel(verdict.get("filter").asString())
+                .grade()
+                .onScale();
+    }
+
+    private String reading() {
+        return "/api/sheets/" + strip + "/readings";
+    }
+
+    private long version() {
+        return http().slate(slate).get("version").asLong();
+    }
+}
