@@ -155,7 +155,7 @@ export function GradeEditor(props: EditorProps & { onDone?: () => void }) {
       label="Filter, grade"
       value={props.slate.recipe.filter}
       options={(stores.data?.filters ?? [props.slate.recipe.filter]).map((f) => ({ value: f, label: f }))}
-      hint="Light tones stay: the time follows."
+      hint="Light tones are held."
       error={props.edit.error?.at("/filter")}
       onChange={(filter) => {
         props.edit.mutate({ filter });
@@ -177,8 +177,8 @@ export function ApertureEditor(props: EditorProps & { onDone?: () => void }) {
       units={["f"]}
       hint={
         marks.length > 0
-          ? `On the ring ${number(marks[0] ?? 0)} to ${number(marks.at(-1) ?? 0)}. The time follows.`
-          : "The time follows."
+          ? `Ring ${number(marks[0] ?? 0)} to ${number(marks.at(-1) ?? 0)}; time follows.`
+          : "Time follows."
       }
       error={props.edit.error?.at("/apertureMark")}
       onCommit={(c) => c.kind === "value" && props.edit.mutateAsync({ apertureMark: c.value })}

@@ -153,19 +153,16 @@ function Facts({ slate }: SlateContext) {
     <>
       <dl className="facts">
         <div>
-          <dt>Magnification</dt>
-          <dd>{times(setup.magnification)}</dd>
+          <dt>Magnification, picture on paper</dt>
+          <dd>
+            {times(setup.magnification)}, {number(Math.round(setup.imageWidthMm))} ×{" "}
+            {number(Math.round(setup.imageHeightMm))} mm
+          </dd>
         </div>
         <div>
           <dt>Lens above easel, film above lens</dt>
           <dd>
             {centimetres(setup.lensToPaperMm)}, {number(Math.round(setup.filmToLensMm))} mm
-          </dd>
-        </div>
-        <div>
-          <dt>Picture on paper</dt>
-          <dd>
-            {number(Math.round(setup.imageWidthMm))} × {number(Math.round(setup.imageHeightMm))} mm
           </dd>
         </div>
         <div>

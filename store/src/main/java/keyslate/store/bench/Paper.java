@@ -4,7 +4,7 @@ package keyslate.store.bench;
  * A box of variable-contrast paper of one batch.
  *
  * @param base RC or FB
- * @param widthMm short side of a sheet, millimetres; {@code heightMm} the long one
+ * @param widthMm long side of a sheet, millimetres; {@code heightMm} the short one
  * @param sheetsLeft may be a fraction: strips take part of a sheet; 0 or more
  * @param reserveSheets below this it is the reserve
  */
