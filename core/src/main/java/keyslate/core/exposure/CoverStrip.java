@@ -60,6 +60,23 @@ public record CoverStrip(List<Patch> patches, LampLag lag) {
         return new CoverStrip(patches, lag);
     }
 
+    /**
+     * What the patches of a strip really received when nobody allowed for the lag: every burst gave d less. Error of each in stops,
+     * negative = too little.
+     */
+    public static List<Stops> errorsWithoutCompensation(List<ExposureTime> totals, LampLag lag) {
+        List<Stops> errors = new ArrayList<>();
+        double before = 0;
+        double received = 0;
+        for (ExposureTime total : totals) {
+            double burst = Check.positive("step", total.inSeconds() - before, "s");
+            received += lag.receivedSeconds(ExposureTime.ofSeconds(burst));
+            errors.add(ExposureTime.ofSeconds(received).stopsFrom(total));
+            before = total.inSeconds();
+        }
+        return errors;
+    }
+
     /** The sum of all set bursts, seconds. */
     public double totalSetSeconds() {
         return clean(patches.stream().mapToDouble(p -> p.burst().inSeconds()).sum());

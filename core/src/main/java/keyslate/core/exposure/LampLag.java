@@ -1,5 +1,6 @@
 package keyslate.core.exposure;
 
+import java.util.List;
 import keyslate.core.numeric.Bisection;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
@@ -51,6 +52,12 @@ public record LampLag(double inSeconds) {
             throw Check.infeasible("burst", "a burst shorter than the lag of the lamp gives no light");
         }
         return toSet(ExposureTime.ofSeconds(received));
+    }
+
+    /** What several bursts give together, each less the lag; refused when that is nothing. */
+    public double receivedSeconds(List<ExposureTime> bursts) {
+        double sum = bursts.stream().mapToDouble(this::receivedSeconds).sum();
+        return Check.positive("light received", sum, "s");
     }
 
     /**

@@ -1,5 +1,6 @@
 package keyslate.core.local;
 
+import keyslate.core.exposure.Reciprocity;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.QuantityException;
@@ -58,6 +59,11 @@ public record LocalChange(Stops change) {
     /** LOC-01, LOC-02: burn = T·(2^s − 1), hold = −T·(1 − 2^s): signed seconds on a base. */
     public double secondsOn(ExposureTime base) {
         return base.inSeconds() * (change.toFactor() - 1) + 0.0;
+    }
+
+    /** Signed seconds on a base that is long enough for the paper to lose speed: R(2^s·R⁻¹(T)) − T. */
+    public double secondsOn(ExposureTime base, Reciprocity paper) {
+        return paper.scaled(base, change.toFactor()).inSeconds() - base.inSeconds();
     }
 
     /** The same in percent of the base, signed. */

@@ -15,6 +15,14 @@ public record Density(double inLog10) {
         return new Density(log10);
     }
 
+    /**
+     * What a beam of an enlarger sees of a diffuse density: Q·D. Q (Callier) is 1 for dyes and for diffuse heads, 1.2 to 1.5 for silver
+     * in front of condensers.
+     */
+    public Density toSpecular(double callier) {
+        return new Density(inLog10 * Check.within("Callier factor", callier, 1, 2, ""));
+    }
+
     /** The share of light that is let through or thrown back, 10^−D. */
     public double toTransmittance() {
         return Math.pow(10, -inLog10);

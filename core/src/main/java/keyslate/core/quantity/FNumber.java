@@ -28,6 +28,12 @@ public record FNumber(double inFStops) implements Comparable<FNumber> {
         return Stops.ofFactor(inFStops / other.inFStops).times(2);
     }
 
+    /** The f-number that the paper sees, N·(1 + m/p); p = exit/entrance pupil, 0.2 to 5, 1 for a symmetrical lens. */
+    public double effectiveAt(Magnification m, double pupilRatio) {
+        Check.positive("pupil ratio", pupilRatio, "");
+        return inFStops * (1 + m.inTimes() / Check.within("pupil ratio", pupilRatio, 0.2, 5, ""));
+    }
+
     @Override
     public int compareTo(FNumber other) {
         return Double.compare(inFStops, other.inFStops);

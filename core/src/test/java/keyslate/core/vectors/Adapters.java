@@ -9,6 +9,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import keyslate.core.contrast.GradeAdvice;
 import keyslate.core.contrast.GradeScale;
 import keyslate.core.contrast.VariableContrastPaper;
@@ -138,6 +140,16 @@ final class Adapters {
                     "tool_height_for",
                     r -> HandLimits.heightFor(mm(r, 0), mm(r, 1), mm(r, 2)).inMm()),
             entry("dodge_schedule", Adapters::schedule));
+
+    /** All families together. */
+    static final Map<String, Function<Row, Object>> ALL = Stream.of(
+                    BY_NAME,
+                    ProcessAdapters.BY_NAME,
+                    ColourAdapters.BY_NAME,
+                    LightAdapters.BY_NAME,
+                    ContrastAdapters.BY_NAME)
+            .flatMap(family -> family.entrySet().stream())
+            .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue));
 
     private Adapters() {}
 

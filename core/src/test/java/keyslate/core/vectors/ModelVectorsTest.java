@@ -28,20 +28,20 @@ class ModelVectorsTest {
     }
 
     private static Stream<Row> built() {
-        return ModelVectors.all().stream().filter(r -> Adapters.BY_NAME.containsKey(r.function()));
+        return ModelVectors.all().stream().filter(r -> Adapters.ALL.containsKey(r.function()));
     }
 
     @ParameterizedTest(name = "{0}")
     @MethodSource("values")
     void givesTheValueOfTheTable(Row row) {
-        Object found = Adapters.BY_NAME.get(row.function()).apply(row);
+        Object found = Adapters.ALL.get(row.function()).apply(row);
         compare(row, row.id(), found, row.expect());
     }
 
     @ParameterizedTest(name = "{0}")
     @MethodSource("errors")
     void refusesWithTheErrorOfTheTable(Row row) {
-        assertThatThrownBy(() -> Adapters.BY_NAME.get(row.function()).apply(row))
+        assertThatThrownBy(() -> Adapters.ALL.get(row.function()).apply(row))
                 .isInstanceOfSatisfying(
                         QuantityException.class,
                         e -> assertThat(e.kind().code()).isEqualTo(row.error()));
@@ -51,7 +51,7 @@ class ModelVectorsTest {
     void namesWhatIsNotBuiltYet() {
         Set<String> open = ModelVectors.all().stream()
                 .map(Row::function)
-                .filter(name -> !Adapters.BY_NAME.containsKey(name))
+                .filter(name -> !Adapters.ALL.containsKey(name))
                 .collect(Collectors.toCollection(TreeSet::new));
         assertThat(open).containsExactlyInAnyOrderElementsOf(NotBuiltYet.FUNCTIONS);
     }

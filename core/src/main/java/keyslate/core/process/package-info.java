@@ -1,0 +1,2 @@
+/** Solutions, capacity, temperature, shelf life and drums; may use quantity and numeric. */
+package keyslate.core.process;
