@@ -15,10 +15,10 @@ public final class ColourHead {
     /** Most points of one filter. */
     public static final double MOST = 130;
 
-    private static final double YELLOW_BLUE = 1.00;
-    private static final double YELLOW_GREEN = 0.03;
-    private static final double MAGENTA_BLUE = 0.05;
-    private static final double MAGENTA_GREEN = 1.00;
+    static final double YELLOW_BLUE = 1.00;
+    static final double YELLOW_GREEN = 0.03;
+    static final double MAGENTA_BLUE = 0.05;
+    static final double MAGENTA_GREEN = 1.00;
 
     private final VariableContrastPaper paper;
 

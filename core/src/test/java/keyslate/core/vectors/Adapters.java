@@ -147,7 +147,8 @@ final class Adapters {
                     ProcessAdapters.BY_NAME,
                     ColourAdapters.BY_NAME,
                     LightAdapters.BY_NAME,
-                    ContrastAdapters.BY_NAME)
+                    ContrastAdapters.BY_NAME,
+                    ReadingAdapters.BY_NAME)
             .flatMap(family -> family.entrySet().stream())
             .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue));
 
