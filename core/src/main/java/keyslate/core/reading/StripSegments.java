@@ -12,7 +12,7 @@ import keyslate.core.quantity.QuantityException;
  *
  * <p>REA-10: running median of 5 with the ends repeated; g = |median of the next 4 − median of the last 4|; the strongest first, a least length apart and
  * from the ends; at least max(6·noise, 0.15·max g) high, noise from the raw first differences; or the n − 1 strongest when n is known. Of a
- * flat top the centre. Means leave out the darkest and the palest 15 % of a patch.
+ * flat top the centre. Tones (REA-04) leave out 15 % at each end of a patch.
  *
  * @param edges first pixel of every patch but the first
  * @param means tone of each patch
@@ -116,11 +116,9 @@ public record StripSegments(List<Integer> edges, List<Double> means) {
         int from = 0;
         for (int k = 0; k <= edges.size(); k++) {
             int to = k < edges.size() ? edges.get(k) : line.length;
-            double[] sorted = Arrays.copyOfRange(line, from, to);
-            Arrays.sort(sorted);
-            int trim = (int) Math.floor(TRIM * sorted.length);
-            means.add(
-                    Arrays.stream(sorted, trim, sorted.length - trim).average().orElseThrow());
+            int trim = (int) Math.floor(TRIM * (to - from));
+            means.add(PatchTone.of(Arrays.copyOfRange(line, from + trim, to - trim))
+                    .mean());
             from = to;
         }
         return means;
