@@ -90,7 +90,9 @@ export function ReadStrip(props: SlateContext & { strip: SheetView; switcher: Re
               ? before.headline
               : undefined
           }
-          problem={proposal.error?.message ?? read.error?.message}
+          problem={
+            proposal.error?.message ?? (read.error?.errors.length === 0 ? read.error.message : undefined)
+          }
           busy={read.isPending}
           fieldError={(at) => read.error?.at(at)}
           slateId={slate.id}

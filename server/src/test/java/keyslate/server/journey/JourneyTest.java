@@ -1,5 +1,7 @@
 package keyslate.server.journey;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
@@ -7,6 +9,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -32,18 +35,25 @@ abstract class JourneyTest {
             .ifPresent(e -> page().screenshot(new Page.ScreenshotOptions()
                     .setPath(Path.of("target", "journeys", test.getDisplayName() + ".png"))));
 
+    private final List<String> requestsElsewhere = new ArrayList<>();
     private BrowserContext context;
     private Printer printer;
 
     @BeforeEach
     void openWindow() {
         context = newContext(demo().address());
+        context.onRequest(request -> {
+            if (!request.url().matches("(http://localhost:\\d+/|data:|blob:).*")) {
+                requestsElsewhere.add(request.url());
+            }
+        });
         printer = new Printer(context.newPage());
     }
 
     @AfterEach
     void closeWindow() {
         context.close();
+        assertThat(requestsElsewhere).as("requests that leave this machine").isEmpty();
     }
 
     Printer printer() {

@@ -58,10 +58,22 @@ class PathByMouseIT extends JourneyTest {
         assertThat(page.getByText("whites hold", new Page.GetByTextOptions().setExact(true))
                         .first())
                 .isVisible();
-        printer.presses("Set grade");
-        assertThat(printer.verdict()).containsText("on record");
+        overrules(printer, page);
         printer.presses("Shape first");
         page.waitForURL("**/shape");
+    }
+
+    /** One's own time against the verdict: nothing is refused at the field, nine seconds are taken and stay on record. */
+    private void overrules(Printer printer, Page page) {
+        assertThat(printer.button("Set grade")).isVisible();
+        printer.presses("My own");
+        printer.field("Time").fill("0");
+        printer.presses("Set these");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("must be more than 0 s");
+        printer.field("Time").fill("9 s");
+        printer.presses("Set these");
+        assertThat(printer.verdict()).containsText("on record");
+        assertThat(printer.button("Base exposure")).containsText("9.0");
     }
 
     private void shapes(Printer printer, Page page) {
