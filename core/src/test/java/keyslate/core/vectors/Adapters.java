@@ -148,7 +148,8 @@ final class Adapters {
                     ColourAdapters.BY_NAME,
                     LightAdapters.BY_NAME,
                     ContrastAdapters.BY_NAME,
-                    ReadingAdapters.BY_NAME)
+                    ReadingAdapters.BY_NAME,
+                    ColourPrintAdapters.BY_NAME)
             .flatMap(family -> family.entrySet().stream())
             .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue));
 

@@ -1,0 +1,109 @@
+package keyslate.core.vectors;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import keyslate.core.colour.ColourBalance;
+import keyslate.core.colour.ColourFilm;
+import keyslate.core.colour.ColourPaper;
+import keyslate.core.colour.DyeImage;
+import keyslate.core.colour.FilterSet;
+import keyslate.core.colour.Layers;
+import keyslate.core.colour.ViewingLight;
+import keyslate.core.colour.WetPrint;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.FilterPack;
+import keyslate.core.quantity.Stops;
+import keyslate.core.vectors.ModelVectors.Row;
+
+/** Film, paper, dyes and balance of the colour print of the table. */
+final class ColourPrintAdapters {
+    private static final double KELVIN = 3200;
+
+    static final Map<String, Function<Row, Object>> BY_NAME = Map.ofEntries(
+            Map.entry("film_density", r -> list(ColourFilm.printingDensity(layers(r, 0), Stops.of(r.number(1, 0))))),
+            Map.entry("paper_amount", r -> ColourPaper.amount(r.number(0))),
+            Map.entry("paper_logE", r -> ColourPaper.logExposureFor(r.number(0))),
+            Map.entry("paper_gamma", r -> ColourPaper.gradient(r.number(0))),
+            Map.entry("cast_gain", r -> ColourPaper.castGain(r.number(0), r.number(1))),
+            Map.entry("cast_weight", r -> ColourPaper.castWeight(r.number(0), r.number(1))),
+            Map.entry("lamp_layer_shift", r -> list(ColourPaper.lampShift(r.number(0)))),
+            Map.entry(
+                    "white_xyz",
+                    r -> Arrays.stream(new ViewingLight(r.number(0)).white())
+                            .boxed()
+                            .toList()),
+            Map.entry("integral_density", r -> list(new DyeImage(layers(r, 0)).integralDensity())),
+            Map.entry(
+                    "amounts_from_density",
+                    r -> list(DyeImage.ofIntegralDensity(layers(r, 0)).amounts())),
+            Map.entry("amounts_from_lab", r -> {
+                Layers lab = layers(r, 0);
+                return list(DyeImage.looking(lab.red(), lab.green(), lab.blue(), ViewingLight.USUAL)
+                        .amounts());
+            }),
+            Map.entry("print_patch", ColourPrintAdapters::patch),
+            Map.entry("target_lab", r -> List.of(ColourBalance.lightnessOf(r.number(0)), 0.0, 0.0)),
+            Map.entry(
+                    "balance",
+                    r -> balance(ColourBalance.of(layers(r, 0), r.number(1, 0.75), r.number(2, KELVIN), set(r, 3)))),
+            Map.entry(
+                    "correct_density",
+                    r -> balance(ColourBalance.corrected(
+                            DyeImage.ofIntegralDensity(layers(r, 0)),
+                            DyeImage.ofIntegralDensity(layers(r, 1)),
+                            pack(r, 2),
+                            ExposureTime.ofSeconds(r.number(3)),
+                            FilterSet.DICHROIC))),
+            Map.entry("dry_from_wet", r -> list(wet(r).dryFromWet(layers(r, 0)))),
+            Map.entry("wet_from_dry", r -> list(wet(r).wetFromDry(layers(r, 0)))));
+
+    private ColourPrintAdapters() {}
+
+    private static Object patch(Row r) {
+        ViewingLight light = new ViewingLight(r.number(5, ViewingLight.USUAL.kelvin()));
+        ExposureTime time = ExposureTime.ofSeconds(r.number(2));
+        Layers x = ColourPaper.logExposure(
+                layers(r, 0), pack(r, 1), Math.log10(time.inSeconds()), r.number(3, KELVIN), set(r, 4));
+        DyeImage dye = new DyeImage(
+                new Layers(ColourPaper.amount(x.red()), ColourPaper.amount(x.green()), ColourPaper.amount(x.blue())));
+        DyeImage.Appearance seen = dye.in(light);
+        DyeImage.Screen screen = dye.onScreen(light);
+        return Map.of(
+                "amounts", list(dye.amounts()),
+                "density", list(dye.integralDensity()),
+                "visual", seen.visualDensity(),
+                "lab", List.of(seen.lightness(), seen.a(), seen.b()),
+                "srgb", List.of(screen.red(), screen.green(), screen.blue()),
+                "clipped", screen.clipped());
+    }
+
+    private static Map<String, Object> balance(ColourBalance b) {
+        FilterPack p = b.pack();
+        return Map.of(
+                "pack", List.of(p.inCyan(), p.inMagenta(), p.inYellow()),
+                "time", b.time().inSeconds());
+    }
+
+    private static WetPrint wet(Row r) {
+        return r.args().size() > 1 ? new WetPrint(layers(r, 1), r.number(2, 1)) : WetPrint.USUAL;
+    }
+
+    private static FilterPack pack(Row r, int i) {
+        Layers cmy = layers(r, i);
+        return FilterPack.of(cmy.red(), cmy.green(), cmy.blue());
+    }
+
+    private static FilterSet set(Row r, int i) {
+        return i < r.args().size() ? FilterSet.named(r.args().get(i).asString()) : FilterSet.DICHROIC;
+    }
+
+    private static Layers layers(Row r, int i) {
+        return Layers.of(r.numbers(i));
+    }
+
+    private static List<Double> list(Layers l) {
+        return List.of(l.red(), l.green(), l.blue());
+    }
+}
