@@ -55,7 +55,7 @@ public record ColourBalance(FilterPack pack, ExposureTime time) {
     }
 
     /** The change of COL-23 before the pack is made whole: log10 of the factor of time, magenta and yellow in points. */
-    static double[] change(DyeImage measured, DyeImage wanted, FilterSet set) {
+    public static double[] change(DyeImage measured, DyeImage wanted, FilterSet set) {
         double[] dx = new double[3];
         for (int l = 0; l < 3; l++) {
             dx[l] = ColourPaper.logExposureFor(wanted.amounts().at(l))

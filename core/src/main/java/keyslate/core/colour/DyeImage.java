@@ -74,7 +74,7 @@ public record DyeImage(Layers amounts) {
             double[] here = lab(dye, light);
             double[] off = {lightness - here[0], a - here[1], b - here[2]};
             if (Math.abs(off[0]) + Math.abs(off[1]) + Math.abs(off[2]) < CONVERGED) {
-                return new DyeImage(Layers.of(dye));
+                return made(dye);
             }
             double[] change;
             try {
@@ -89,6 +89,13 @@ public record DyeImage(Layers amounts) {
             }
         }
         throw Check.infeasible("colour", "these dyes cannot make that colour");
+    }
+
+    private static DyeImage made(double[] dye) {
+        if (Math.min(dye[0], Math.min(dye[1], dye[2])) < 0) {
+            throw Check.infeasible("colour", "these dyes cannot make that colour");
+        }
+        return new DyeImage(Layers.of(dye));
     }
 
     private static double[][] slopes(double[] dye, double[] here, ViewingLight light) {

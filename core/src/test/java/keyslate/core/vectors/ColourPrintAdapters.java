@@ -1,6 +1,7 @@
 package keyslate.core.vectors;
 
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
@@ -56,10 +57,25 @@ final class ColourPrintAdapters {
                             pack(r, 2),
                             ExposureTime.ofSeconds(r.number(3)),
                             FilterSet.DICHROIC))),
+            Map.entry("correct_lab", r -> {
+                DyeImage measured = looking(r, 0);
+                DyeImage wanted = looking(r, 1);
+                ColourBalance b = ColourBalance.corrected(
+                        measured, wanted, pack(r, 2), ExposureTime.ofSeconds(r.number(3)), FilterSet.DICHROIC);
+                double[] change = ColourBalance.change(measured, wanted, FilterSet.DICHROIC);
+                Map<String, Object> found = new LinkedHashMap<>(balance(b));
+                found.put("delta", List.of(change[1], change[2], change[0]));
+                return found;
+            }),
             Map.entry("dry_from_wet", r -> list(wet(r).dryFromWet(layers(r, 0)))),
             Map.entry("wet_from_dry", r -> list(wet(r).wetFromDry(layers(r, 0)))));
 
     private ColourPrintAdapters() {}
+
+    private static DyeImage looking(Row r, int i) {
+        Layers lab = layers(r, i);
+        return DyeImage.looking(lab.red(), lab.green(), lab.blue(), ViewingLight.USUAL);
+    }
 
     private static Object patch(Row r) {
         ViewingLight light = new ViewingLight(r.number(5, ViewingLight.USUAL.kelvin()));

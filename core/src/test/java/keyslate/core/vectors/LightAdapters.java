@@ -19,6 +19,7 @@ import keyslate.core.quantity.FNumber;
 import keyslate.core.quantity.Length;
 import keyslate.core.quantity.Magnification;
 import keyslate.core.quantity.Stops;
+import keyslate.core.size.CutYield;
 import keyslate.core.size.SizeChange;
 import keyslate.core.size.ThinLens;
 import keyslate.core.vectors.ModelVectors.Row;
@@ -74,6 +75,15 @@ final class LightAdapters {
             Map.entry(
                     "drydown_time",
                     r -> PaperSpeed.allowingForDryDown(s(r, 0), r.number(1)).inSeconds()),
+            Map.entry(
+                    "cut_yield",
+                    r -> CutYield.of(
+                            mm(r, 0),
+                            mm(r, 1),
+                            mm(r, 2),
+                            mm(r, 3),
+                            r.args().size() < 5 || r.args().get(4).asBoolean())),
+            Map.entry("offcut_strips", r -> CutYield.strips(mm(r, 0), mm(r, 1), mm(r, 2))),
             Map.entry("iso_speed_p", r -> PaperSpeed.isoSpeed(r.number(0))),
             Map.entry(
                     "area_seconds_recip",
@@ -122,6 +132,10 @@ final class LightAdapters {
 
     private static Reciprocity paper(Row r, int i) {
         return new Reciprocity(r.number(i, 1), r.number(i + 1, 1));
+    }
+
+    private static Length mm(Row r, int i) {
+        return Length.ofPositiveMm("length", r.number(i));
     }
 
     private static ExposureTime s(Row r, int i) {
