@@ -18,11 +18,18 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import keyslate.core.colour.CastCorrection;
+import keyslate.core.colour.ColourBalance;
+import keyslate.core.colour.ColourFilm;
+import keyslate.core.colour.ColourPaper;
+import keyslate.core.colour.DyeImage;
 import keyslate.core.colour.FilterSet;
 import keyslate.core.colour.HeadDial;
 import keyslate.core.colour.Hue;
+import keyslate.core.colour.Layers;
 import keyslate.core.colour.NeutralRemoval;
 import keyslate.core.colour.RingAround;
+import keyslate.core.colour.ViewingLight;
+import keyslate.core.colour.WetPrint;
 import keyslate.core.contrast.ColourHead;
 import keyslate.core.contrast.ColourMask;
 import keyslate.core.contrast.GradeAdvice;
@@ -68,6 +75,7 @@ import keyslate.core.quantity.Stops;
 import keyslate.core.reading.NextRecipe;
 import keyslate.core.reading.ScanDensity;
 import keyslate.core.reading.StripMatch;
+import keyslate.core.size.CutYield;
 import keyslate.core.size.PrintFit;
 import keyslate.core.size.SizeChange;
 import keyslate.core.size.ThinLens;
@@ -132,6 +140,9 @@ class WorkedExamplesTest {
         contrast();
         local();
         process();
+        colourPrint();
+        FORMULAS.put("SIZ-11", e -> CutYield.of(e.mm("sheet"), e.mm("long"), e.mm("piece"), e.mm("deep"), true));
+        FORMULAS.put("SIZ-12", e -> CutYield.strips(e.mm("wide"), e.mm("deep"), e.mm("strip")));
         colour();
         longExposures();
         splits();
@@ -172,6 +183,40 @@ class WorkedExamplesTest {
                 e -> NextRecipe.after(PAPER, filter(e.at("grade")), e.time("time"), e.stops("darker"), e.at("harder"))
                         .time()
                         .inSeconds());
+    }
+
+    private static void colourPrint() {
+        FORMULAS.put("COL-11", e -> grey(e).red());
+        FORMULAS.put("COL-12", e -> ColourPaper.amount(e.at("log")));
+        FORMULAS.put("COL-13", e -> ColourPaper.castGain(e.at("amount"), e.at("points")));
+        FORMULAS.put("COL-14", e -> ColourPaper.castWeight(e.at("amount"), e.at("reference")));
+        FORMULAS.put("COL-15", e -> ColourPaper.lampShift(e.at("kelvin")).red());
+        FORMULAS.put("COL-17", e -> new ViewingLight(e.at("kelvin")).white()[0]);
+        FORMULAS.put("COL-18", e -> dyes(e).in(ViewingLight.USUAL).visualDensity());
+        FORMULAS.put("COL-19", e -> dyes(e).integralDensity().red());
+        FORMULAS.put(
+                "COL-21",
+                e -> DyeImage.looking(e.at("lightness"), 0, 0, ViewingLight.USUAL)
+                        .amounts()
+                        .red());
+        FORMULAS.put(
+                "COL-22",
+                e -> ColourBalance.of(grey(e), e.at("density"), 3200, FilterSet.DICHROIC)
+                        .pack()
+                        .inMagenta());
+        FORMULAS.put(
+                "COL-24",
+                e -> WetPrint.USUAL
+                        .dryFromWet(new Layers(e.at("wet"), e.at("wet"), e.at("wet")))
+                        .red());
+    }
+
+    private static Layers grey(Example e) {
+        return ColourFilm.printingDensity(new Layers(e.at("scene"), e.at("scene"), e.at("scene")), Stops.ZERO);
+    }
+
+    private static DyeImage dyes(Example e) {
+        return new DyeImage(new Layers(e.at("cyan"), e.at("magenta"), e.at("yellow")));
     }
 
     private static void process() {
@@ -493,7 +538,7 @@ class WorkedExamplesTest {
         assertThat(described)
                 .containsExactlyInAnyOrder(
                         "LOC-09", "LOC-10", "LOC-11", "DRK-03", "REA-01", "REA-02", "REA-04", "REA-06", "REA-08",
-                        "REA-09", "REA-10");
+                        "REA-09", "REA-10", "COL-16", "COL-20", "COL-23");
     }
 
     static Stream<Example> examples() {
