@@ -6,8 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.random.RandomGenerator;
 import keyslate.core.Draws;
+import keyslate.core.quantity.Density;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Grade;
+import keyslate.core.quantity.Stops;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -155,5 +157,63 @@ class ContrastLawsTest {
             // The nearest filter is up to a quarter grade (half between 00 and 0) off: R by up to 10.
             assertThat(black).isGreaterThan(VariableContrastPaper.SHADOW_NET - 0.3);
         }
+    }
+
+    @ParameterizedTest
+    @MethodSource("keyslate.core.Draws#fewSeeds")
+    void aSplitIsWorthOneGradeAndThatGradeGivesTheSplitBack(long seed) {
+        RandomGenerator random = Draws.from(seed);
+        SplitExposure split = new SplitExposure(paper, Grade.of(-1), Grade.of(5));
+        double soft = Draws.logBetween(random, 0.5, 20);
+        double hard = Draws.logBetween(random, 0.5, 20);
+        SplitExposure.Single single = split.equivalent(soft, hard);
+        SplitExposure.Pair back = split.of(single.grade(), single.time());
+        assertThat(back.softSeconds()).isCloseTo(soft, within(1e-4 * soft));
+        assertThat(back.hardSeconds()).isCloseTo(hard, within(1e-4 * hard));
+        Density tone = Density.of(random.nextDouble(0.2, 1.4));
+        double one = VariableContrastPaper.PAPER_WHITE
+                + paper.netDensityAtGrade(
+                        single.grade(), Math.log10(single.time().inSeconds()) - tone.inLog10());
+        assertThat(split.printDensity(soft, hard, tone)).isCloseTo(one, within(1e-4));
+    }
+
+    @Test
+    void anExactSplitPutsBothTonesRightWhereTheOtherSchoolsDoNot() {
+        SplitExposure split = new SplitExposure(paper, Grade.of(-1), Grade.of(5));
+        Density high = Density.of(1.25);
+        Density shadow = Density.of(0.25);
+        SplitExposure.Found exact = split.find(SplitExposure.School.EXACT, high, shadow, 0.15, 1.70);
+        SplitExposure.Found overlaid = split.find(SplitExposure.School.OVERLAID, high, shadow, 0.15, 1.70);
+        SplitExposure.Found apart = split.find(SplitExposure.School.INDEPENDENT, high, shadow, 0.15, 1.70);
+        assertThat(exact.highlightError()).isCloseTo(0, within(1e-6));
+        assertThat(exact.shadowError()).isCloseTo(0, within(1e-6));
+        assertThat(overlaid.highlightError()).isPositive();
+        assertThat(apart.shadowError()).isGreaterThan(overlaid.shadowError());
+    }
+
+    @ParameterizedTest
+    @MethodSource("keyslate.core.Draws#fewSeeds")
+    void aColourHeadReachesTheGradeItIsSetFor(long seed) {
+        ColourHead head = new ColourHead(paper);
+        Grade grade = Grade.of(Draws.from(seed).nextDouble(0, 4.2));
+        ColourHead.Setting single = head.single(grade);
+        assertThat(head.gradeOf(head.lightOf(single.yellow(), single.magenta())).onScale())
+                .isCloseTo(grade.onScale(), within(1e-6));
+        ColourHead.Setting dual = head.dual(grade, 0.5);
+        assertThat(head.gradeOf(head.lightOf(dual.yellow(), dual.magenta())).onScale())
+                .isCloseTo(grade.onScale(), within(1e-6));
+        assertThat(dual.timeFactor()).isCloseTo(Math.sqrt(10), within(1e-6));
+    }
+
+    @Test
+    void aBurnAtTheBasesGradeIsThePlainBurnAndABlackToneTakesNone() {
+        MixedBurn burn = new MixedBurn(paper);
+        ExposureTime base = ExposureTime.ofSeconds(10);
+        MixedBurn.Burn same = burn.of(Grade.of(2), base, 1.2, Stops.of(1), Grade.of(2));
+        assertThat(same.seconds()).isCloseTo(10, within(1e-9));
+        assertThat(burn.of(Grade.of(2), base, 1.2, Stops.of(0), Grade.of(5)).seconds())
+                .isZero();
+        assertThatThrownBy(() -> burn.of(Grade.of(2), base, -0.5, Stops.of(1), Grade.of(5)))
+                .hasMessage("this tone is black already: a burn shows nothing");
     }
 }

@@ -204,4 +204,36 @@ class ExposureLawsTest {
         assertThat(IntStream.rangeClosed(0, 8).mapToObj(k -> Stops.ofFraction(k, 2)))
                 .contains(closed.change());
     }
+
+    @ParameterizedTest
+    @MethodSource("keyslate.core.Draws#seeds")
+    void longExposuresGoThereAndBackAndFactorsCompose(long seed) {
+        RandomGenerator random = Draws.from(seed);
+        Reciprocity paper = new Reciprocity(random.nextDouble(0.8, 1), Draws.logBetween(random, 0.5, 20));
+        ExposureTime time = ExposureTime.ofSeconds(Draws.logBetween(random, 1, 100));
+        assertThat(paper.metered(paper.actual(time)).inSeconds()).isCloseTo(time.inSeconds(), within(1e-6));
+        assertThat(paper.actual(time).inSeconds()).isGreaterThanOrEqualTo(time.inSeconds() - FLOAT);
+        ExposureTime twoSteps = paper.scaled(paper.scaled(time, 1.7), 2.1);
+        ExposureTime oneStep = paper.scaled(time, 1.7 * 2.1);
+        assertThat(twoSteps.inSeconds() / oneStep.inSeconds()).isCloseTo(1, within(FLOAT));
+        assertThat(Reciprocity.NONE.actual(time)).isEqualTo(time);
+    }
+
+    @Test
+    void burstsThatActAsOneAreWorthNoMoreThanBurstsThatActApart() {
+        Reciprocity paper = new Reciprocity(0.9, 1);
+        List<ExposureTime> bursts = List.of(ExposureTime.ofSeconds(8), ExposureTime.ofSeconds(8));
+        assertThat(paper.worthSeconds(bursts, 0)).isLessThan(paper.worthSeconds(bursts, 1));
+        assertThatThrownBy(() -> new Reciprocity(0.5, 1))
+                .hasMessage("reciprocity exponent must be from 0.7 to 1, was 0.5");
+    }
+
+    @Test
+    void aStripWithoutCompensationGetsTooLittle() {
+        List<ExposureTime> totals = TestSeries.equalStops(ExposureTime.ofSeconds(4), Stops.of(1), 3);
+        List<Stops> errors = CoverStrip.errorsWithoutCompensation(totals, LampLag.ofSeconds(0.2));
+        assertThat(errors).allSatisfy(e -> assertThat(e.inStops()).isNegative());
+        assertThat(CoverStrip.errorsWithoutCompensation(totals, LampLag.NONE))
+                .allSatisfy(e -> assertThat(e.inStops()).isCloseTo(0, within(FLOAT)));
+    }
 }
