@@ -12,6 +12,9 @@ import keyslate.core.quantity.FilterPack;
  * @param time the time with it
  */
 public record ColourBalance(FilterPack pack, ExposureTime time) {
+    private static final double LEAST_COMMAND = 0.03;
+    private static final double LEAST_GAIN = 0.4;
+    private static final double MOST_GAIN = 2.5;
     private static final double CUBE_LIMIT = 216.0 / 24389;
 
     /**
@@ -62,6 +65,42 @@ public record ColourBalance(FilterPack pack, ExposureTime time) {
                     - ColourPaper.logExposureFor(measured.amounts().at(l));
         }
         return Linear3.solve(matrix(set), dx);
+    }
+
+    /** A print that was made: how it looks, with which pack and time. */
+    public record Printed(DyeImage look, FilterPack pack, ExposureTime time) {}
+
+    /** A correction that has learned from the last one, with the gain found in each layer. */
+    public record Learned(ColourBalance balance, Layers gains) {}
+
+    /**
+     * COL-25: from the second print on: in each layer the gain is what the last correction did over what it was to do (when that was more than 0.03 in log
+     * exposure; held to 0.4 to 2.5), and the new correction is divided by it. Takes in a paper of another gradient and a dial that is
+     * off.
+     */
+    public static Learned correctedBySecant(Printed before, Printed now, DyeImage wanted, FilterSet set) {
+        double[] dx = new double[3];
+        double[] gains = new double[3];
+        double logTime = Math.log10(now.time().inSeconds() / before.time().inSeconds());
+        for (int l = 0; l < 3; l++) {
+            double reached = ColourPaper.logExposureFor(now.look().amounts().at(l));
+            double commanded = logTime - set.layerDensity(now.pack(), l) + set.layerDensity(before.pack(), l);
+            double read =
+                    reached - ColourPaper.logExposureFor(before.look().amounts().at(l));
+            gains[l] = Math.abs(commanded) > LEAST_COMMAND
+                    ? Math.max(LEAST_GAIN, Math.min(MOST_GAIN, read / commanded))
+                    : 1;
+            dx[l] = (ColourPaper.logExposureFor(wanted.amounts().at(l)) - reached) / gains[l];
+        }
+        double[] change = Linear3.solve(matrix(set), dx);
+        FilterPack pack = now.pack();
+        ColourBalance next = finish(
+                pack.inCyan(),
+                pack.inMagenta() + change[1],
+                pack.inYellow() + change[2],
+                Math.log10(now.time().inSeconds()) + change[0],
+                set);
+        return new Learned(next, Layers.of(gains));
     }
 
     /** Log exposure of each layer for a change of log time, of a point of magenta and of a point of yellow. */

@@ -538,7 +538,7 @@ class WorkedExamplesTest {
         assertThat(described)
                 .containsExactlyInAnyOrder(
                         "LOC-09", "LOC-10", "LOC-11", "DRK-03", "REA-01", "REA-02", "REA-04", "REA-06", "REA-08",
-                        "REA-09", "REA-10", "COL-16", "COL-20", "COL-23");
+                        "REA-09", "REA-10", "COL-16", "COL-20", "COL-23", "COL-25", "COL-26");
     }
 
     static Stream<Example> examples() {

@@ -5,9 +5,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 import keyslate.core.colour.ColourBalance;
 import keyslate.core.colour.ColourFilm;
 import keyslate.core.colour.ColourPaper;
+import keyslate.core.colour.ColourSlopes;
 import keyslate.core.colour.DyeImage;
 import keyslate.core.colour.FilterSet;
 import keyslate.core.colour.Layers;
@@ -17,6 +19,7 @@ import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.Stops;
 import keyslate.core.vectors.ModelVectors.Row;
+import tools.jackson.databind.JsonNode;
 
 /** Film, paper, dyes and balance of the colour print of the table. */
 final class ColourPrintAdapters {
@@ -66,6 +69,41 @@ final class ColourPrintAdapters {
                 Map<String, Object> found = new LinkedHashMap<>(balance(b));
                 found.put("delta", List.of(change[1], change[2], change[0]));
                 return found;
+            }),
+            Map.entry("correct_secant", r -> {
+                ColourBalance.Learned learned = ColourBalance.correctedBySecant(
+                        new ColourBalance.Printed(looking(r, 0), pack(r, 1), ExposureTime.ofSeconds(r.number(2))),
+                        new ColourBalance.Printed(looking(r, 3), pack(r, 4), ExposureTime.ofSeconds(r.number(5))),
+                        looking(r, 6),
+                        FilterSet.DICHROIC);
+                Map<String, Object> found = new LinkedHashMap<>(balance(learned.balance()));
+                found.put("gains", list(learned.gains()));
+                return found;
+            }),
+            Map.entry("lab_jacobian", r -> {
+                ColourSlopes slopes = ColourSlopes.about(layers(r, 0), pack(r, 1), r.number(2));
+                return IntStream.range(0, 3)
+                        .mapToObj(row -> List.of(slopes.at(row, 0), slopes.at(row, 1), slopes.at(row, 2)))
+                        .toList();
+            }),
+            Map.entry("correct_jacobian", r -> {
+                Layers measured = layers(r, 0);
+                Layers wanted = layers(r, 1);
+                double[][] rows = new double[3][];
+                for (int row = 0; row < 3; row++) {
+                    rows[row] = r.args()
+                            .get(2)
+                            .get(row)
+                            .valueStream()
+                            .mapToDouble(JsonNode::asDouble)
+                            .toArray();
+                }
+                ColourSlopes.Change c = ColourSlopes.of(rows)
+                        .forDifference(
+                                wanted.red() - measured.red(),
+                                wanted.green() - measured.green(),
+                                wanted.blue() - measured.blue());
+                return List.of(c.magenta(), c.yellow(), c.logExposure());
             }),
             Map.entry("dry_from_wet", r -> list(wet(r).dryFromWet(layers(r, 0)))),
             Map.entry("wet_from_dry", r -> list(wet(r).wetFromDry(layers(r, 0)))));
