@@ -2,6 +2,7 @@ package keyslate.core.size;
 
 import java.util.HashMap;
 import java.util.Map;
+import java.util.stream.IntStream;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.Length;
 
@@ -54,19 +55,23 @@ public final class CutYield {
             return before;
         }
         int best = 1;
-        for (double cut : new double[] {width, height}) {
-            if (cut == height && !turned && width != height) {
-                continue;
-            }
-            best = Math.max(best, cut < w ? most(cut, h) + most(w - cut, h) : 0);
+        for (double cut : sums(width, height, w)) {
+            best = Math.max(best, most(cut, h) + most(w - cut, h));
         }
-        for (double cut : new double[] {height, width}) {
-            if (cut == width && !turned && width != height) {
-                continue;
-            }
-            best = Math.max(best, cut < h ? most(w, cut) + most(w, h - cut) : 0);
+        for (double cut : sums(height, width, h)) {
+            best = Math.max(best, most(w, cut) + most(w, h - cut));
         }
         known.put(key, best);
         return best;
+    }
+
+    /** Sums of so many sides one way, and if pieces may turn so many the other way, short of the whole side; the first half is enough. */
+    private double[] sums(double side, double other, double whole) {
+        return IntStream.rangeClosed(0, turned ? (int) (whole / 2 / other) : 0)
+                .mapToDouble(n -> n * other)
+                .flatMap(base -> IntStream.rangeClosed(0, (int) ((whole / 2 - base) / side))
+                        .mapToDouble(n -> base + n * side))
+                .filter(cut -> cut > 0)
+                .toArray();
     }
 }
