@@ -53,6 +53,7 @@ import keyslate.core.exposure.StepWedge;
 import keyslate.core.exposure.TestSeries;
 import keyslate.core.exposure.TimerSteps;
 import keyslate.core.exposure.WorkableTime;
+import keyslate.core.local.CarriedWork;
 import keyslate.core.local.HandLimits;
 import keyslate.core.local.LocalChange;
 import keyslate.core.local.MaskChart;
@@ -75,6 +76,7 @@ import keyslate.core.quantity.Stops;
 import keyslate.core.reading.NextRecipe;
 import keyslate.core.reading.ScanDensity;
 import keyslate.core.reading.StripMatch;
+import keyslate.core.size.CutPlan;
 import keyslate.core.size.CutYield;
 import keyslate.core.size.PrintFit;
 import keyslate.core.size.SizeChange;
@@ -142,6 +144,19 @@ class WorkedExamplesTest {
         process();
         colourPrint();
         FORMULAS.put("SIZ-11", e -> CutYield.of(e.mm("sheet"), e.mm("long"), e.mm("piece"), e.mm("deep"), true));
+        FORMULAS.put(
+                "SIZ-13",
+                e -> CutPlan.of(
+                                e.mm("sheet"),
+                                e.mm("long"),
+                                List.of(new CutPlan.Piece("piece", e.mm("piece"), e.mm("deep"), e.count("pieces"))))
+                        .orElseThrow()
+                        .cuts());
+        FORMULAS.put(
+                "LOC-14",
+                e -> CarriedWork.onto(e.time("base"), Map.of("area", e.change()), false)
+                        .seconds()
+                        .get("area"));
         FORMULAS.put("SIZ-12", e -> CutYield.strips(e.mm("wide"), e.mm("deep"), e.mm("strip")));
         colour();
         longExposures();

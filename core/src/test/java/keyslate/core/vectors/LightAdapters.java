@@ -1,14 +1,17 @@
 package keyslate.core.vectors;
 
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import java.util.stream.StreamSupport;
 import keyslate.core.exposure.CoverStrip;
 import keyslate.core.exposure.LampLag;
 import keyslate.core.exposure.PaperSpeed;
 import keyslate.core.exposure.Reciprocity;
 import keyslate.core.exposure.StepWedge;
+import keyslate.core.local.CarriedWork;
 import keyslate.core.local.LocalChange;
 import keyslate.core.numeric.Isotonic;
 import keyslate.core.numeric.MonotoneCubic;
@@ -18,11 +21,14 @@ import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FNumber;
 import keyslate.core.quantity.Length;
 import keyslate.core.quantity.Magnification;
+import keyslate.core.quantity.QuantityException;
 import keyslate.core.quantity.Stops;
+import keyslate.core.size.CutPlan;
 import keyslate.core.size.CutYield;
 import keyslate.core.size.SizeChange;
 import keyslate.core.size.ThinLens;
 import keyslate.core.vectors.ModelVectors.Row;
+import tools.jackson.databind.JsonNode;
 
 /** Long exposures, wedges, paper speed, rescaling and curves of the table. */
 final class LightAdapters {
@@ -83,6 +89,8 @@ final class LightAdapters {
                             mm(r, 2),
                             mm(r, 3),
                             r.args().size() < 5 || r.args().get(4).asBoolean())),
+            Map.entry("cut_plan", LightAdapters::cutPlan),
+            Map.entry("plan_scale", LightAdapters::carriedWork),
             Map.entry("offcut_strips", r -> CutYield.strips(mm(r, 0), mm(r, 1), mm(r, 2))),
             Map.entry("iso_speed_p", r -> PaperSpeed.isoSpeed(r.number(0))),
             Map.entry(
@@ -97,6 +105,54 @@ final class LightAdapters {
                     r -> MonotoneCubic.through(r.numbers(0), r.numbers(1)).at(r.number(2))));
 
     private LightAdapters() {}
+
+    private static Object cutPlan(Row r) {
+        List<CutPlan.Piece> pieces = StreamSupport.stream(r.args().get(2).spliterator(), false)
+                .map(LightAdapters::piece)
+                .toList();
+        CutPlan plan = CutPlan.of(mm(r, 0), mm(r, 1), pieces)
+                .orElseThrow(() -> Check.infeasible("pieces", "they do not come out of the sheet"));
+        return Map.of(
+                "settings",
+                plan.fences().stream().map(Length::inMm).toList(),
+                "n_settings",
+                plan.fences().size(),
+                "n_cuts",
+                plan.cuts(),
+                "largest_offcut_mm2",
+                plan.largestOffcutSquareMm(),
+                "n_runs",
+                plan.runs().size(),
+                "runs",
+                plan.runs().stream().map(run -> run.fence().inMm()).toList());
+    }
+
+    private static CutPlan.Piece piece(JsonNode node) {
+        if (node.size() != 4) {
+            throw new QuantityException(QuantityException.Kind.WRONG_SHAPE, "piece", "name, width, height, count");
+        }
+        return new CutPlan.Piece(
+                node.get(0).asString(),
+                Length.ofMm(ModelVectors.toNumber(node.get(1))),
+                Length.ofMm(ModelVectors.toNumber(node.get(2))),
+                node.get(3).asInt());
+    }
+
+    private static Object carriedWork(Row r) {
+        Map<String, LocalChange> areas = new LinkedHashMap<>();
+        r.args()
+                .get(0)
+                .forEach(a -> areas.put(
+                        a.get(0).asString(), LocalChange.ofStops(a.get(1).asDouble())));
+        CarriedWork work = CarriedWork.onto(s(r, 2), areas, false);
+        return Map.of(
+                "seconds",
+                work.seconds().entrySet().stream()
+                        .map(e -> List.of(e.getKey(), e.getValue()))
+                        .toList(),
+                "review",
+                work.review());
+    }
 
     private static Object rescale(Row r) {
         ExposureTime time = s(r, 0);
