@@ -24,8 +24,7 @@ public final class ColourFilm {
     public static Layers printingDensity(Layers scene, Stops exposure) {
         double[] analytical = new double[3];
         for (int l = 0; l < 3; l++) {
-            double x = Math.log10(Check.positive("scene light", scene.at(l), "") / MID_GREY) + exposure.toLogExposure();
-            analytical[l] = GAMMA * (softPlus(x - TOE) - softPlus(x - SHOULDER));
+            analytical[l] = analyticalDensity(scene.at(l), exposure);
         }
         double[] density = new double[3];
         for (int l = 0; l < 3; l++) {
@@ -35,6 +34,30 @@ public final class ColourFilm {
             }
         }
         return Layers.of(density);
+    }
+
+    /** Density that one layer alone would have, before masking, for scene light above 0. */
+    public static double analyticalDensity(double light, Stops exposure) {
+        double x = Math.log10(Check.positive("scene light", light, "") / MID_GREY) + exposure.toLogExposure();
+        return GAMMA * (softPlus(x - TOE) - softPlus(x - SHOULDER));
+    }
+
+    /** Density of the masked base over the three layers, for pixel loops. */
+    public static float[] base() {
+        return toFloats(BASE);
+    }
+
+    /** The masking matrix K row by row, for pixel loops. */
+    public static float[][] masking() {
+        return new float[][] {toFloats(MASKING[0]), toFloats(MASKING[1]), toFloats(MASKING[2])};
+    }
+
+    private static float[] toFloats(double[] numbers) {
+        float[] floats = new float[numbers.length];
+        for (int i = 0; i < floats.length; i++) {
+            floats[i] = (float) numbers[i];
+        }
+        return floats;
     }
 
     private static double softPlus(double z) {

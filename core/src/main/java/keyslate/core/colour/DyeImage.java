@@ -47,9 +47,18 @@ public record DyeImage(Layers amounts) {
         return new DyeImage(Layers.of(Linear3.solve(DENSITIES, above)));
     }
 
+    /** What the eye makes of it in a light. */
     public Appearance in(ViewingLight light) {
-        double[] xyz = light.xyz(reflectance());
+        return appearance(light.xyz(reflectance()), light.white());
+    }
+
+    /** What the eye makes of linear sRGB, 1 = white of the screen, that was seen under a light (the inverse of COL-20). */
+    public static Appearance ofScreen(double red, double green, double blue, ViewingLight light) {
         double[] white = light.white();
+        return appearance(ScreenColour.toXyz(new double[] {red, green, blue}, white), white);
+    }
+
+    private static Appearance appearance(double[] xyz, double[] white) {
         double fx = root(xyz[0] / white[0]);
         double fy = root(xyz[1] / white[1]);
         double fz = root(xyz[2] / white[2]);

@@ -1,6 +1,7 @@
 package keyslate.core.colour;
 
 import keyslate.core.colour.DyeImage.Screen;
+import keyslate.core.numeric.Linear3;
 
 /** XYZ under any white to sRGB: Bradford adaptation to D65, IEC 61966-2-1. */
 final class ScreenColour {
@@ -34,6 +35,17 @@ final class ScreenColour {
             coded[i] = c <= 0.0031308 ? 12.92 * c : 1.055 * Math.pow(c, 1 / 2.4) - 0.055;
         }
         return new Screen(coded[0], coded[1], coded[2], clipped);
+    }
+
+    /** The inverse for a colour that was not clipped: linear sRGB, 1 = white of the screen, to XYZ under a white. */
+    static double[] toXyz(double[] linear, double[] white) {
+        double[] cone = times(BRADFORD, Linear3.solve(TO_RGB, linear));
+        double[] from = times(BRADFORD, D65);
+        double[] to = times(BRADFORD, white);
+        for (int i = 0; i < 3; i++) {
+            cone[i] *= to[i] / from[i];
+        }
+        return times(BRADFORD_INVERSE, cone);
     }
 
     private static double[] times(double[][] m, double[] v) {

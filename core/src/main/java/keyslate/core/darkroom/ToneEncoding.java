@@ -1,7 +1,5 @@
 package keyslate.core.darkroom;
 
-import java.util.SplittableRandom;
-
 /**
  * Print densities to what a screen or a scanner shows: reflectance 10^−D, encoded as sRGB (IEC 61966-2-1), 8 bit.
  */
@@ -32,17 +30,6 @@ public final class ToneEncoding {
         byte[] out = new byte[from.length];
         for (int i = 0; i < out.length; i++) {
             out[i] = CODES[step(from[i])];
-        }
-        return out;
-    }
-
-    /** One grey byte a pixel, as a simulated flatbed would return it: a little noise, the same for the same seed. */
-    public static byte[] toScan(Raster densities, double noiseCodes, long seed) {
-        byte[] out = toGrey(densities);
-        SplittableRandom random = new SplittableRandom(seed);
-        for (int i = 0; i < out.length; i++) {
-            double noise = (random.nextDouble() + random.nextDouble() + random.nextDouble() - 1.5) * 2 * noiseCodes;
-            out[i] = (byte) Math.max(0, Math.min(255, Math.round((out[i] & 0xff) + noise)));
         }
         return out;
     }

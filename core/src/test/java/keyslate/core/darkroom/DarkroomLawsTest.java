@@ -8,11 +8,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.random.RandomGenerator;
 import keyslate.core.Draws;
+import keyslate.core.colour.Layers;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.VariableContrastPaper;
-import keyslate.core.darkroom.SheetExposure.Area;
+import keyslate.core.darkroom.Reach.Area;
+import keyslate.core.darkroom.Reach.Uncovered;
 import keyslate.core.darkroom.SheetExposure.Burst;
-import keyslate.core.darkroom.SheetExposure.Uncovered;
 import keyslate.core.local.AreaMask;
 import keyslate.core.local.AreaShape.Ellipse;
 import keyslate.core.local.AreaShape.Point;
@@ -41,16 +42,20 @@ class DarkroomLawsTest {
             double level = random.nextDouble(-4.5, 1.3);
             double ratio = random.nextDouble(-1.3, 2.7);
             double exact = VariableContrastPaper.PAPER_WHITE + paper.netDensityAt(level, ratio);
-            assertThat(PaperTable.generic().density((float) level, (float) ratio))
-                    .isCloseTo((float) exact, within((float) TABLE));
+            assertThat(table(level, ratio)).isCloseTo((float) exact, within((float) TABLE));
         }
     }
 
     @Test
     void beyondTheTableThePaperIsWhiteOrBlack() {
-        PaperTable table = PaperTable.generic();
-        assertThat(table.density(-30, 0)).isCloseTo(0.06f, within(0.001f));
-        assertThat(table.density(30, 0)).isCloseTo(2.11f, within(0.001f));
+        assertThat(table(-30, 0)).isCloseTo(0.06f, within(0.001f));
+        assertThat(table(30, 0)).isCloseTo(2.11f, within(0.001f));
+    }
+
+    private static float table(double level, double ratio) {
+        float[] out = new float[1];
+        PaperTable.generic().densities(new float[] {(float) level}, new float[] {(float) ratio}, new float[1], out, 0);
+        return out[0];
     }
 
     @Test
@@ -88,14 +93,9 @@ class DarkroomLawsTest {
         Raster plain = sheet(whole(GradeFilter.G2, 8));
         Raster held = sheet(new SheetExposure(
                 LIGHT,
-                List.of(
-                        new Burst(GradeFilter.G2, 4, List.of(area), Optional.empty(), Optional.empty()),
-                        Burst.whole(GradeFilter.G2, 4))));
+                List.of(new Burst(GradeFilter.G2, 4, Reach.holding(List.of(area))), Burst.whole(GradeFilter.G2, 4))));
         Raster burned = sheet(new SheetExposure(
-                LIGHT,
-                List.of(
-                        Burst.whole(GradeFilter.G2, 8),
-                        new Burst(GradeFilter.G2, 4, List.of(), Optional.of(area), Optional.empty()))));
+                LIGHT, List.of(Burst.whole(GradeFilter.G2, 8), new Burst(GradeFilter.G2, 4, Reach.burn(area)))));
         assertThat(held.at(45, 30)).isLessThan(plain.at(45, 30) - 0.05f);
         assertThat(burned.at(45, 30)).isGreaterThan(plain.at(45, 30) + 0.05f);
         assertThat(held.at(2, 2)).isCloseTo(plain.at(2, 2), within(1e-4f));
@@ -108,8 +108,8 @@ class DarkroomLawsTest {
         java.util.Arrays.fill(flat, 0.8f);
         Raster even = Raster.over(90, 60, flat);
         Burst first = Burst.whole(GradeFilter.G2, 4);
-        Burst second =
-                new Burst(GradeFilter.G2, 4, List.of(), Optional.empty(), Optional.of(new Uncovered(0.5, 0, 0.5, 1)));
+        Burst second = new Burst(
+                GradeFilter.G2, 4, new Reach(List.of(), Optional.empty(), Optional.of(new Uncovered(0.5, 0, 0.5, 1))));
         Raster strip =
                 print.print(even, WHOLE, new SheetExposure(LIGHT, List.of(first, second)), PaperTruth.asLabelled());
         assertThat(strip.at(44, 30)).isEqualTo(strip.at(5, 30), within(1e-4f));
@@ -145,10 +145,11 @@ class DarkroomLawsTest {
             assertThat(ToneEncoding.encode(ToneEncoding.decode(code))).isEqualTo(code);
         }
         Raster sheet = sheet(whole(GradeFilter.G2, 8));
-        assertThat(ToneEncoding.toScan(sheet, 1.2, 7)).isEqualTo(ToneEncoding.toScan(sheet, 1.2, 7));
-        assertThat(ToneEncoding.toScan(sheet, 1.2, 7)).isNotEqualTo(ToneEncoding.toScan(sheet, 1.2, 8));
-        double back =
-                ToneEncoding.fromGrey(ToneEncoding.toScan(sheet, 0, 1), 90, 60).mean();
+        assertThat(Scanner.grey(sheet, ScannerLook.USUAL, 7)).isEqualTo(Scanner.grey(sheet, ScannerLook.USUAL, 7));
+        assertThat(Scanner.grey(sheet, ScannerLook.USUAL, 7)).isNotEqualTo(Scanner.grey(sheet, ScannerLook.USUAL, 8));
+        double back = ToneEncoding.fromGrey(
+                        Scanner.grey(sheet, new ScannerLook(1, 0, 0, new Layers(1, 1, 1)), 1), 90, 60)
+                .mean();
         assertThat(back).isCloseTo(sheet.mean(), within(0.02));
     }
 
@@ -166,6 +167,14 @@ class DarkroomLawsTest {
             }
         }
         assertThat(FilmCurve.density(0.18, 1)).isGreaterThan(FilmCurve.density(0.18, 0));
+    }
+
+    @Test
+    void aUsedDeveloperPrintsLighterAndAFreshOneAsLabelled() {
+        PaperTruth fresh = PaperTruth.asLabelled();
+        Raster tired = print.print(ramp, WHOLE, whole(GradeFilter.G2, 8), fresh.inDeveloperUsed(0.8));
+        assertThat(tired.mean()).isLessThan(sheet(whole(GradeFilter.G2, 8)).mean() - 0.05);
+        assertThat(fresh.inDeveloperUsed(0)).isEqualTo(fresh);
     }
 
     @Test

@@ -1,7 +1,7 @@
 package keyslate.server.local;
 
 import java.util.List;
-import keyslate.core.darkroom.SheetExposure;
+import keyslate.core.darkroom.Reach;
 import keyslate.core.local.AreaShape;
 import keyslate.core.local.AreaShape.Point;
 import keyslate.core.quantity.QuantityException;
@@ -53,8 +53,8 @@ public final class Shapes {
     }
 
     /** A stored area as the darkroom wants it. */
-    public static SheetExposure.Area toExposed(Area area) {
-        return new SheetExposure.Area(toCore(fromJson(area.shape())), area.softEdge());
+    public static Reach.Area toExposed(Area area) {
+        return new Reach.Area(toCore(fromJson(area.shape())), area.softEdge());
     }
 
     /** The stored areas as the page sees them. */

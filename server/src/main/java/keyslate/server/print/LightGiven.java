@@ -10,9 +10,10 @@ import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.darkroom.MonoPrint;
 import keyslate.core.darkroom.PaperTruth;
 import keyslate.core.darkroom.Raster;
+import keyslate.core.darkroom.Reach;
+import keyslate.core.darkroom.Reach.Uncovered;
 import keyslate.core.darkroom.SheetExposure;
 import keyslate.core.darkroom.SheetExposure.Burst;
-import keyslate.core.darkroom.SheetExposure.Uncovered;
 import keyslate.core.darkroom.ToneEncoding;
 import keyslate.core.exposure.LampLag;
 import keyslate.core.local.AreaMask;
@@ -52,7 +53,7 @@ class LightGiven {
 
     /** What the lamp gave, burst by burst, less a lag for every time it went on. */
     List<Burst> bursts(Sheet sheet, Rig rig, LampLag lag) {
-        Map<String, SheetExposure.Area> areas =
+        Map<String, Reach.Area> areas =
                 rig.recipe().areas().stream().collect(Collectors.toMap(Area::areaKey, Shapes::toExposed));
         Map<Integer, ScriptStepView> script =
                 assembler.script(sheet.id()).stream().collect(Collectors.toMap(ScriptStepView::place, s -> s));
@@ -69,9 +70,10 @@ class LightGiven {
             bursts.add(new Burst(
                     GradeFilter.ofLabel(step.filter()),
                     lag.receivedSeconds(ExposureTime.ofSeconds(l.givenSeconds())),
-                    step.held().stream().map(areas::get).toList(),
-                    Optional.ofNullable(step.burned()).map(areas::get),
-                    part));
+                    new Reach(
+                            step.held().stream().map(areas::get).toList(),
+                            Optional.ofNullable(step.burned()).map(areas::get),
+                            part)));
         }
         return bursts;
     }

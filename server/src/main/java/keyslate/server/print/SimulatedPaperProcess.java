@@ -8,9 +8,10 @@ import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.darkroom.MonoPrint;
 import keyslate.core.darkroom.PaperTruth;
 import keyslate.core.darkroom.Raster;
+import keyslate.core.darkroom.Scanner;
+import keyslate.core.darkroom.ScannerLook;
 import keyslate.core.darkroom.SheetExposure;
 import keyslate.core.darkroom.SheetExposure.Burst;
-import keyslate.core.darkroom.ToneEncoding;
 import keyslate.core.exposure.LampLag;
 import keyslate.core.local.AreaMask;
 import keyslate.core.quantity.ExposureTime;
@@ -22,7 +23,6 @@ import org.springframework.stereotype.Component;
 /** Stands in for paper, developer and scanner. What the paper really is comes from its batch and is told to nobody. */
 @Component
 class SimulatedPaperProcess implements PaperProcess {
-    private static final double SCAN_NOISE_CODES = 1.2;
     private static final double LAG_OFFSET_SECONDS = 0.03;
 
     private final Negatives negatives;
@@ -44,7 +44,7 @@ class SimulatedPaperProcess implements PaperProcess {
             LampLag lag = LampLag.ofSeconds(truth.lagSeconds());
             List<Burst> received = bursts.stream().map(b -> received(b, lag)).toList();
             Raster sheet = print.print(part, mask, new SheetExposure(rig.logPerSecond(), received), truth);
-            byte[] grey = ToneEncoding.toScan(sheet, SCAN_NOISE_CODES, seed ^ bursts.hashCode());
+            byte[] grey = Scanner.grey(sheet, ScannerLook.USUAL, seed ^ bursts.hashCode());
             return new Scan(grey, sheet.width(), sheet.height());
         });
     }
@@ -52,7 +52,7 @@ class SimulatedPaperProcess implements PaperProcess {
     private static Burst received(Burst b, LampLag lag) {
         double seconds =
                 b.receivedSeconds() <= 0 ? 0 : lag.receivedSeconds(ExposureTime.ofSeconds(b.receivedSeconds()));
-        return new Burst(b.filter(), seconds, b.heldBack(), b.burned(), b.uncovered());
+        return new Burst(b.filter(), seconds, b.reach());
     }
 
     private static long seed(String text) {

@@ -10,6 +10,7 @@ import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.darkroom.MonoPrint;
 import keyslate.core.darkroom.PaperTruth;
 import keyslate.core.darkroom.Raster;
+import keyslate.core.darkroom.Reach;
 import keyslate.core.darkroom.SheetExposure;
 import keyslate.core.darkroom.SheetExposure.Burst;
 import keyslate.core.quantity.QuantityException;
@@ -99,15 +100,16 @@ public class PreviewRenderer {
 
     private static List<Burst> exposed(List<ScriptStepView> script, List<Area> areas) {
         var byKey = areas.stream().collect(Collectors.toMap(Area::areaKey, Shapes::toExposed));
-        Function<String, SheetExposure.Area> find = byKey::get;
+        Function<String, Reach.Area> find = byKey::get;
         List<Burst> bursts = new ArrayList<>();
         for (ScriptStepView s : script) {
             bursts.add(new Burst(
                     GradeFilter.ofLabel(s.filter()),
                     s.receivedSeconds(),
-                    s.held().stream().map(find).toList(),
-                    Optional.ofNullable(s.burned()).map(find),
-                    Optional.empty()));
+                    new Reach(
+                            s.held().stream().map(find).toList(),
+                            Optional.ofNullable(s.burned()).map(find),
+                            Optional.empty())));
         }
         return bursts;
     }

@@ -1,0 +1,133 @@
+package keyslate.core.darkroom;
+
+import keyslate.core.colour.ColourPaper;
+import keyslate.core.colour.DyeImage;
+import keyslate.core.colour.Layers;
+import keyslate.core.colour.ViewingLight;
+
+/**
+ * Log exposures of the three layers to what a screen shows, as tables.
+ *
+ * <p>The curve of the paper (COL-12) is one table, nearest entry; the look of the dyes (COL-20) a cube of 33³ amounts, read in the tetrahedron a pixel lies in.
+ * The three channels of a corner share one long, twenty-one bits apart, so that one multiplication weighs them all.
+ */
+final class ColourLook {
+    private static final int SIDE = 33;
+    private static final int LEVELS = 4096;
+    private static final float LOWEST_LOG = -2.2f;
+    private static final float HIGHEST_LOG = 2.2f;
+    private static final float LEVEL_SCALE = (LEVELS - 1) / (HIGHEST_LOG - LOWEST_LOG);
+    private static final double LEAST_DYE = 0.04;
+    private static final double DYE_RANGE = 2.20;
+    /** Parts of a cell of the cube; eight bits, so that twelve bits of a code still fit below the next channel. */
+    private static final int PART_BITS = 8;
+
+    private static final int PARTS = 1 << PART_BITS;
+    private static final int FIELD = 21;
+    private static final int CODE_FRACTION_BITS = 4;
+    private static final int DROPPED = PART_BITS + CODE_FRACTION_BITS;
+    private static final long HALVES = (1L << 2 * FIELD | 1L << FIELD | 1L) << DROPPED - 1;
+    private static final int SIDE_BITS = 16;
+    private static final int SIDE_MASK = (1 << SIDE_BITS) - 1;
+    private static final int RED = SIDE * SIDE;
+    private static final int GREEN = SIDE;
+    private static final int BLUE = 1;
+
+    private static final class Holder {
+        static final ColourLook USUAL = new ColourLook(ViewingLight.USUAL);
+    }
+
+    /** Place along a side of the cube in parts of a cell, for each log exposure. */
+    private final short[] places = new short[LEVELS];
+
+    private final long[] cube = new long[SIDE * SIDE * SIDE];
+
+    private ColourLook(ViewingLight light) {
+        for (int i = 0; i < LEVELS; i++) {
+            double amount = ColourPaper.amount(LOWEST_LOG + i / (double) LEVEL_SCALE);
+            double cells = (amount - LEAST_DYE) / DYE_RANGE * (SIDE - 1);
+            places[i] = (short) Math.min((SIDE - 1) * PARTS - 1, Math.round(cells * PARTS));
+        }
+        double step = DYE_RANGE / (SIDE - 1);
+        for (int r = 0; r < SIDE; r++) {
+            for (int g = 0; g < SIDE; g++) {
+                for (int b = 0; b < SIDE; b++) {
+                    Layers dyes = new Layers(LEAST_DYE + r * step, LEAST_DYE + g * step, LEAST_DYE + b * step);
+                    cube[r * RED + g * GREEN + b] = packed(new DyeImage(dyes).onScreen(light));
+                }
+            }
+        }
+    }
+
+    /** The table of the generic paper in the usual light, made once. */
+    static ColourLook usual() {
+        return Holder.USUAL;
+    }
+
+    private static long packed(DyeImage.Screen screen) {
+        double full = 255 << CODE_FRACTION_BITS;
+        long red = Math.round(screen.red() * full);
+        long green = Math.round(screen.green() * full);
+        long blue = Math.round(screen.blue() * full);
+        return red << 2 * FIELD | green << FIELD | blue;
+    }
+
+    /**
+     * The sRGB codes of a row, 8 bits a channel, red highest.
+     *
+     * @param light log light of each pixel, a plane for each layer; used up
+     * @param film printing densities, a whole picture for each layer
+     * @param at where the row starts in the picture
+     */
+    void colours(float[][] light, float[][] film, float gradient, int[] out, int at) {
+        for (int l = 0; l < 3; l++) {
+            place(light[l], film[l], gradient, at);
+        }
+        float[] red = light[0];
+        float[] green = light[1];
+        float[] blue = light[2];
+        short[] curve = places;
+        long[] corners = cube;
+        for (int x = 0; x < red.length; x++) {
+            out[at + x] = colour(corners, curve[(int) red[x]], curve[(int) green[x]], curve[(int) blue[x]]);
+        }
+    }
+
+    /** Light less film to entries of the curve, the nearest by cutting off; a loop of its own, so that the compiler turns it into vectors. */
+    private static void place(float[] light, float[] film, float gradient, int at) {
+        for (int x = 0; x < light.length; x++) {
+            float entry = (gradient * (light[x] - film[at + x]) - LOWEST_LOG) * LEVEL_SCALE + 0.5f;
+            // Plain comparisons: Math.min and Math.max also order zeros and NaN, and the loop is then no vector code
+            // any more.
+            float low = entry < 0 ? 0 : entry;
+            light[x] = low > LEVELS - 1 ? LEVELS - 1 : low;
+        }
+    }
+
+    /**
+     * The sRGB code of three places, 8 bits a channel, red highest.
+     *
+     * <p>From the corner nearest to paper white along the three sides in the order of their parts. The order is found by comparing part and side in
+     * one number, without a branch: which of the six tetrahedra a pixel lies in is nothing a processor could predict.
+     */
+    private static int colour(long[] cube, int r, int g, int b) {
+        int at = (r >> PART_BITS) * RED + (g >> PART_BITS) * GREEN + (b >> PART_BITS);
+        int red = (r & PARTS - 1) << SIDE_BITS | RED;
+        int green = (g & PARTS - 1) << SIDE_BITS | GREEN;
+        int blue = (b & PARTS - 1) << SIDE_BITS | BLUE;
+        int first = Math.max(red, Math.max(green, blue));
+        int last = Math.min(red, Math.min(green, blue));
+        int high = first >> SIDE_BITS;
+        int mid = red + green + blue - first - last >> SIDE_BITS;
+        int low = last >> SIDE_BITS;
+        int across = RED + GREEN + BLUE;
+        long sum = cube[at] * (PARTS - high)
+                + cube[at + (first & SIDE_MASK)] * (high - mid)
+                + cube[at + across - (last & SIDE_MASK)] * (mid - low)
+                + cube[at + across] * low
+                + HALVES;
+        return (int) (sum >> 2 * FIELD + DROPPED & 0xff) << 16
+                | (int) (sum >> FIELD + DROPPED & 0xff) << 8
+                | (int) (sum >> DROPPED & 0xff);
+    }
+}
