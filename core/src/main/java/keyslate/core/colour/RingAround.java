@@ -22,7 +22,12 @@ public final class RingAround {
     private RingAround() {}
 
     /** One patch: what was added, what it looks like, and how it is exposed. */
-    public record Patch(String label, String looks, FilterPack pack, ExposureTime time) {}
+    public record Patch(String label, String looks, FilterPack pack, ExposureTime time) {
+        /** The setting without its labels. */
+        public Exposed exposed() {
+            return new Exposed(pack, time);
+        }
+    }
 
     /** A ring's six hues with magenta and yellow alone. */
     private static FilterShift shift(Hue hue) {
@@ -93,6 +98,16 @@ public final class RingAround {
                         .map(y -> expose(centre, time, FilterShift.of(0, m, y), set, weights))
                         .toList())
                 .toList();
+    }
+
+    /** COL-28: the setting half way between two patches that look equally near: mean of the packs, geometric mean of the times. */
+    public static Exposed between(Exposed one, Exposed other) {
+        FilterPack pack = FilterPack.of(
+                (one.pack().inCyan() + other.pack().inCyan()) / 2,
+                (one.pack().inMagenta() + other.pack().inMagenta()) / 2,
+                (one.pack().inYellow() + other.pack().inYellow()) / 2);
+        double seconds = Math.sqrt(one.time().inSeconds() * other.time().inSeconds());
+        return new Exposed(pack, ExposureTime.ofSeconds(seconds));
     }
 
     /** A pack and its time. */

@@ -14,6 +14,8 @@ public record ViewingLight(double kelvin) {
     /** The usual viewing light. */
     public static final ViewingLight USUAL = new ViewingLight(5000);
 
+    private static final double USUAL_KELVIN = 5000;
+
     static final int BANDS = 31;
     private static final double FIRST_NM = 400;
     private static final double STEP_NM = 10;
@@ -35,18 +37,37 @@ public record ViewingLight(double kelvin) {
 
     /** XYZ of a reflectance given band by band; Y of a white diffuser = 1. */
     double[] xyz(double[] reflectance) {
+        double[][] weights = kelvin == USUAL_KELVIN ? Holder.USUAL_WEIGHTS : weights(kelvin);
         double[] sum = new double[3];
+        for (int i = 0; i < BANDS; i++) {
+            for (int k = 0; k < 3; k++) {
+                sum[k] += reflectance[i] * weights[i][k];
+            }
+        }
+        return sum;
+    }
+
+    /** The weights of the usual light, which nearly everything is looked at in, made once. */
+    private static final class Holder {
+        static final double[][] USUAL_WEIGHTS = weights(USUAL_KELVIN);
+    }
+
+    /** What each band of a white diffuser adds to X, Y and Z. */
+    private static double[][] weights(double kelvin) {
+        double[][] weights = new double[BANDS][];
         double white = 0;
         for (int i = 0; i < BANDS; i++) {
             double nm = wavelength(i);
             double light = planck(nm, kelvin);
-            double y = yBar(nm);
-            sum[0] += reflectance[i] * light * xBar(nm);
-            sum[1] += reflectance[i] * light * y;
-            sum[2] += reflectance[i] * light * zBar(nm);
-            white += light * y;
+            weights[i] = new double[] {light * xBar(nm), light * yBar(nm), light * zBar(nm)};
+            white += weights[i][1];
         }
-        return new double[] {sum[0] / white, sum[1] / white, sum[2] / white};
+        for (double[] band : weights) {
+            for (int k = 0; k < 3; k++) {
+                band[k] /= white;
+            }
+        }
+        return weights;
     }
 
     /** XYZ of a white diffuser in this light. */

@@ -14,6 +14,12 @@ public final class GradeAdvice {
 
         /** R the negative needs between its white and its black. */
         double neededRange();
+
+        /** The filter to set: the nearest there is. */
+        GradeFilter filter();
+
+        /** The time that keeps the whites with that filter. */
+        ExposureTime time();
     }
 
     /**

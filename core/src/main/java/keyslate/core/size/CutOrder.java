@@ -2,6 +2,7 @@ package keyslate.core.size;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.TreeSet;
 import keyslate.core.size.CutSearch.Cut;
 import keyslate.core.size.CutSearch.Node;
@@ -11,46 +12,58 @@ import keyslate.core.size.CutSearch.Node;
  * the run itself makes possible; depth-first over the next distance finds the fewest runs.
  */
 final class CutOrder {
-    private List<List<Cut>> best;
+    /** One cut at each turn is the longest order there is. */
+    private static final int NO_LIMIT = Integer.MAX_VALUE;
 
     private CutOrder() {}
 
     static List<List<Cut>> fewestRuns(Node tree) {
-        CutOrder order = new CutOrder();
         List<Cut> open = new ArrayList<>();
         addIfCut(tree, open);
-        order.go(open, new ArrayList<>());
-        return order.best;
+        return fewest(open, NO_LIMIT).orElseThrow();
     }
 
-    private void go(List<Cut> open, List<List<Cut>> made) {
-        if (best != null && made.size() >= best.size()) {
-            return;
-        }
+    /** The shortest order of all that hangs on the open cuts, when there is one of at most {@code most} runs. */
+    private static Optional<List<List<Cut>>> fewest(List<Cut> open, int most) {
         if (open.isEmpty()) {
-            best = List.copyOf(made);
-            return;
+            return Optional.of(List.of());
         }
+        Optional<List<List<Cut>>> best = Optional.empty();
+        int limit = most;
         TreeSet<Long> fences = new TreeSet<>();
         open.forEach(c -> fences.add(c.fence()));
         for (long fence : fences) {
-            List<Cut> run = new ArrayList<>();
-            List<Cut> later = new ArrayList<>();
-            List<Cut> ready = new ArrayList<>(open);
-            while (!ready.isEmpty()) {
-                Cut cut = ready.remove(0);
-                if (cut.fence() != fence) {
-                    later.add(cut);
-                    continue;
-                }
-                run.add(cut);
-                addIfCut(cut.near(), ready);
-                addIfCut(cut.far(), ready);
+            if (limit == 0) {
+                break;
             }
-            made.add(run);
-            go(later, made);
-            made.remove(made.size() - 1);
+            List<Cut> later = new ArrayList<>();
+            List<Cut> run = run(open, fence, later);
+            Optional<List<List<Cut>>> rest = fewest(later, limit - 1);
+            if (rest.isPresent()) {
+                List<List<Cut>> order = new ArrayList<>(List.of(run));
+                order.addAll(rest.get());
+                best = Optional.of(order);
+                limit = order.size() - 1;
+            }
         }
+        return best;
+    }
+
+    /** All cuts that can be made at one distance; what stays open goes to {@code later}. */
+    private static List<Cut> run(List<Cut> open, long fence, List<Cut> later) {
+        List<Cut> run = new ArrayList<>();
+        List<Cut> ready = new ArrayList<>(open);
+        while (!ready.isEmpty()) {
+            Cut cut = ready.remove(0);
+            if (cut.fence() != fence) {
+                later.add(cut);
+                continue;
+            }
+            run.add(cut);
+            addIfCut(cut.near(), ready);
+            addIfCut(cut.far(), ready);
+        }
+        return run;
     }
 
     private static void addIfCut(Node node, List<Cut> to) {

@@ -1,0 +1,59 @@
+package keyslate.core.exposure;
+
+import java.util.List;
+import java.util.Optional;
+import keyslate.core.quantity.Check;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Stops;
+
+/**
+ * The strip that settles what the last one left open: as fine as an eye can use, and wide enough to be sure to hold the answer.
+ *
+ * <p>EXP-29: steps of 1/12, 1/6, 1/4, 1/3 or 1/2 stop, the finest with which at most 13 patches reach three times the last reading's uncertainty to both
+ * sides; no strip at all when the uncertainty is 1/18 stop or less, which is a strip of twelfths with the rounding of its timer. Below 1/12 stop a patch cannot be told from its neighbour in a light tone. Derived in
+ * docs/formulas/exposure.md.
+ *
+ * @param centre the last reading
+ * @param step from patch to patch
+ * @param patches odd, 3 to 13
+ */
+public record CheckStrip(ExposureTime centre, Stops step, int patches) {
+    /** A reading this sure needs no further strip. */
+    public static final Stops SETTLED = Stops.ofFraction(1, 18);
+
+    private static final List<Integer> STEPS_PER_STOP = List.of(12, 6, 4, 3, 2);
+    private static final int MOST_PATCHES = 13;
+    private static final double REACH = 3;
+    private static final double FLOAT_GUARD = 1e-9;
+
+    /** The strip after a reading, or none when it is sure enough. */
+    public static Optional<CheckStrip> after(ExposureTime reading, Stops uncertainty) {
+        double open = Check.notNegative("uncertainty", uncertainty.inStops(), "stops");
+        if (open <= SETTLED.inStops() + FLOAT_GUARD) {
+            return Optional.empty();
+        }
+        for (int perStop : STEPS_PER_STOP) {
+            Stops step = Stops.ofFraction(1, perStop);
+            int each = (int) Math.max(1, Math.round(REACH * open / step.inStops()));
+            if (2 * each + 1 <= MOST_PATCHES) {
+                return Optional.of(new CheckStrip(reading, step, 2 * each + 1));
+            }
+        }
+        return Optional.of(new CheckStrip(reading, Stops.ofFraction(1, 2), MOST_PATCHES));
+    }
+
+    /**
+     * EXP-30: the strip to make when the answer lies beyond an end: the same steps, moved on so that one patch is seen again.
+     *
+     * @param totals of the strip that missed, rising
+     * @param darker whether more light is wanted than its darkest patch got
+     */
+    public static CheckStrip beyond(List<ExposureTime> totals, boolean darker) {
+        ExposureTime first = totals.get(0);
+        ExposureTime last = totals.get(totals.size() - 1);
+        Stops span = last.stopsFrom(first);
+        ExposureTime end = darker ? last : first;
+        Stops half = span.times(darker ? 0.5 : -0.5);
+        return new CheckStrip(end.plus(half), span.times(1.0 / (totals.size() - 1)), totals.size());
+    }
+}
