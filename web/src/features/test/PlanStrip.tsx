@@ -152,6 +152,15 @@ function Fields({ slate, edit }: SlateContext) {
         />
       </div>
       <div className="link-row">
+        {slate.strip.wideStripOffered && (
+          <button
+            type="button"
+            className="link"
+            onClick={() => edit.mutate({ stripForUnknownNegative: true })}
+          >
+            Wide strip for an unknown negative
+          </button>
+        )}
         {strip.centreSeconds !== undefined && (
           <button type="button" className="link" onClick={() => edit.mutate({ stripFollowsBase: true })}>
             Centre on the base exposure

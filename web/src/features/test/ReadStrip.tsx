@@ -16,12 +16,12 @@ import { useKeys } from "../../shared/keys/keys";
 import { Print } from "../../shared/ui/Print";
 import { OwnRecipe } from "../../shared/ui/OwnRecipe";
 import { Verdict } from "../../shared/ui/Verdict";
-import { seconds, stopsWithUnit } from "../../shared/units/format";
+import { plainStops, seconds, stopsWithUnit } from "../../shared/units/format";
 import { Mark } from "./Mark";
 import { type Marked, StripPicture } from "./StripPicture";
 
 interface Answer {
-  answer: "PROPOSED" | "KEEP_GRADE" | "OWN";
+  answer: "PROPOSED" | "CHECK" | "KEEP_GRADE" | "OWN";
   filter?: string;
   seconds?: number;
 }
@@ -29,6 +29,7 @@ interface Answer {
 /** Reading a strip: the patch where the whites just hold, the first true black, and the verdict. */
 export function ReadStrip(props: SlateContext & { strip: SheetView; switcher: ReactNode }) {
   const { slate, strip } = props;
+  const navigate = useNavigate();
   const before = strip.decisions.filter((d) => d.kind === "READING").at(-1);
   const [marked, setMarked] = useState<Marked>({ whites: before?.whitesAt, blacks: before?.blacksAt });
   const [next, setNext] = useState<keyof Marked>("whites");
@@ -96,7 +97,13 @@ export function ReadStrip(props: SlateContext & { strip: SheetView; switcher: Re
           busy={read.isPending}
           fieldError={(at) => read.error?.at(at)}
           slateId={slate.id}
-          onAnswer={(answer) => read.mutate(answer)}
+          onAnswer={(answer) =>
+            read.mutate(answer, {
+              onSuccess: () => {
+                if (answer.answer === "CHECK") void navigate(`/slates/${slate.id}/test?sheet=plan`);
+              },
+            })
+          }
         />
       </aside>
     </>
@@ -175,7 +182,7 @@ function Answered(props: {
     <Verdict
       headline={verdict.headline}
       why={verdict.why}
-      restsOn={[...verdict.restsOn, ...(verdict.checkStrip ? [verdict.checkStrip] : [])]}
+      restsOn={[...verdict.restsOn, ...(verdict.check ? [verdict.check.why] : [])]}
       error={props.problem}
     >
       <Button
@@ -186,6 +193,15 @@ function Answered(props: {
       >
         Set grade {verdict.filter}, {seconds(verdict.seconds)} s
       </Button>
+      {verdict.check && (
+        <Button
+          className="on-dark-quiet"
+          disabled={props.busy}
+          onClick={() => props.onAnswer({ answer: "CHECK" })}
+        >
+          Set it and check on {verdict.check.patches} patches of {plainStops(verdict.check.stepStops)} stop
+        </Button>
+      )}
       {!same && (
         <Button
           className="on-dark-quiet"

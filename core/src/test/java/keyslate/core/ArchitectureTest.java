@@ -56,12 +56,26 @@ class ArchitectureTest {
 
     @ArchTest
     static final ArchRule ADVICE_NEVER_SEES_THE_TRUTH = noClasses()
-            .that()
-            .resideInAnyPackage("..core.reading..", "..core.contrast..", "..core.exposure..", "..core.local..")
+            .that(not(resideInAnyPackage("..core.darkroom..", "..core.trial.world..")))
             .should()
             .dependOnClassesThat()
-            .haveSimpleName("PaperTruth")
+            .haveSimpleNameEndingWith("Truth")
             .because("advice that knew what the simulated paper really is would prove nothing");
+
+    @ArchTest
+    static final ArchRule THE_PRINTER_SEES_ONLY_PAPER = noClasses()
+            .that()
+            .resideInAPackage("..core.trial.printer..")
+            .should()
+            .dependOnClassesThat(resideInAnyPackage("..core.darkroom..", "..core.trial.world.."))
+            .because("what the trial measures is worth nothing when its printer can look behind the paper");
+
+    @ArchTest
+    static final ArchRule NOTHING_RESTS_ON_THE_TRIAL = noClasses()
+            .that(not(resideInAPackage("..core.trial..")))
+            .should()
+            .dependOnClassesThat(resideInAPackage("..core.trial.."))
+            .because("the trial measures the advice and gives none");
 
     @ArchTest
     static final ArchRule NOTHING_CHANGES = fields().that()

@@ -3,11 +3,13 @@ package keyslate.server;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
+import keyslate.core.trial.Trial;
 import keyslate.server.benchmark.Bench;
+import keyslate.server.benchmark.TrialReport;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.PortInUseException;
 
-/** The start: {@code --data DIR}, {@code --port N}, {@code --demo}, {@code --clock-speed X}, or {@code bench}. */
+/** The start: {@code --data DIR}, {@code --port N}, {@code --demo}, {@code --clock-speed X}; or {@code bench}; or {@code trial}. */
 public final class KeySlate {
     private static final int DEFAULT_PORT = 8420;
     private static final int FAILED = 1;
@@ -18,6 +20,11 @@ public final class KeySlate {
         System.setProperty("java.awt.headless", "true");
         if (args.length > 0 && "bench".equals(args[0])) {
             Bench.run(args.length > 1 && "--json".equals(args[1]));
+            return;
+        }
+        if (args.length > 0 && "trial".equals(args[0])) {
+            TrialReport.Asked asked = trial(args);
+            System.out.print(TrialReport.of(asked));
             return;
         }
         Map<String, String> settings = settings(args);
@@ -73,6 +80,23 @@ public final class KeySlate {
             }
         }
         return settings;
+    }
+
+    private static TrialReport.Asked trial(String[] args) {
+        int runs = TrialReport.USUAL_RUNS;
+        long seed = TrialReport.USUAL_SEED;
+        int steadyPercent = 0;
+        boolean asJson = false;
+        for (int i = 1; i < args.length; i++) {
+            switch (args[i]) {
+                case "--n" -> runs = Integer.parseInt(number(args, ++i, 1, Trial.MOST_RUNS));
+                case "--seed" -> seed = Long.parseLong(number(args, ++i, 0, 999_999));
+                case "--steady" -> steadyPercent = Integer.parseInt(number(args, ++i, 0, 100));
+                case "--json" -> asJson = true;
+                default -> fail("It does not know “" + args[i] + "”. ./slate help lists what it knows.");
+            }
+        }
+        return new TrialReport.Asked(runs, seed, steadyPercent, asJson);
     }
 
     private static String value(String[] args, int i) {

@@ -100,16 +100,6 @@ public final class RingAround {
                 .toList();
     }
 
-    /** COL-28: the setting half way between two patches that look equally near: mean of the packs, geometric mean of the times. */
-    public static Exposed between(Exposed one, Exposed other) {
-        FilterPack pack = FilterPack.of(
-                (one.pack().inCyan() + other.pack().inCyan()) / 2,
-                (one.pack().inMagenta() + other.pack().inMagenta()) / 2,
-                (one.pack().inYellow() + other.pack().inYellow()) / 2);
-        double seconds = Math.sqrt(one.time().inSeconds() * other.time().inSeconds());
-        return new Exposed(pack, ExposureTime.ofSeconds(seconds));
-    }
-
     /** A pack and its time. */
     public record Exposed(FilterPack pack, ExposureTime time) {}
 

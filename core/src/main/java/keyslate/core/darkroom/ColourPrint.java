@@ -45,14 +45,11 @@ public final class ColourPrint {
         return new Picture(negative.width(), negative.height(), out);
     }
 
-    /** The dyes of one tone of the negative in the middle of a straight sheet, by the formulas themselves and no table. */
-    public static DyeImage patch(Layers negative, FilterPack pack, double receivedSeconds, ColourTruth truth) {
+    /** The dyes of one tone of the negative in the middle of a straight sheet under a lamp, by the formulas themselves and no table. */
+    public static DyeImage patch(
+            Layers negative, FilterPack pack, double receivedSeconds, double kelvin, ColourTruth truth) {
         Layers x = ColourPaper.logExposure(
-                negative,
-                truth.inTheLight(pack),
-                Math.log10(receivedSeconds),
-                ColourSheet.USUAL_KELVIN,
-                FilterSet.DICHROIC);
+                negative, truth.inTheLight(pack), Math.log10(receivedSeconds), kelvin, FilterSet.DICHROIC);
         double[] dyes = new double[3];
         for (int l = 0; l < 3; l++) {
             dyes[l] = ColourPaper.amount(truth.gradient() * (x.at(l) + truth.logSpeed(l)));

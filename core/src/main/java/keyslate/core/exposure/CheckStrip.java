@@ -21,17 +21,29 @@ public record CheckStrip(ExposureTime centre, Stops step, int patches) {
     /** A reading this sure needs no further strip. */
     public static final Stops SETTLED = Stops.ofFraction(1, 18);
 
+    private static final Stops FIRST_STEP = Stops.ofFraction(1, 3);
+    private static final int FIRST_PATCHES = 15;
     private static final List<Integer> STEPS_PER_STOP = List.of(12, 6, 4, 3, 2);
     private static final int MOST_PATCHES = 13;
     private static final double REACH = 3;
     private static final double FLOAT_GUARD = 1e-9;
 
+    /** EXP-32: the strip to begin with: thirds of a stop, two and a third to either side of a first time that is no more than a guess. */
+    public static CheckStrip first(ExposureTime guess) {
+        return new CheckStrip(guess, FIRST_STEP, FIRST_PATCHES);
+    }
+
+    /** Whether a reading is so sure that no further strip is worth its paper. */
+    public static boolean isSettled(Stops uncertainty) {
+        return Check.notNegative("uncertainty", uncertainty.inStops(), "stops") <= SETTLED.inStops() + FLOAT_GUARD;
+    }
+
     /** The strip after a reading, or none when it is sure enough. */
     public static Optional<CheckStrip> after(ExposureTime reading, Stops uncertainty) {
-        double open = Check.notNegative("uncertainty", uncertainty.inStops(), "stops");
-        if (open <= SETTLED.inStops() + FLOAT_GUARD) {
+        if (isSettled(uncertainty)) {
             return Optional.empty();
         }
+        double open = uncertainty.inStops();
         for (int perStop : STEPS_PER_STOP) {
             Stops step = Stops.ofFraction(1, perStop);
             int each = (int) Math.max(1, Math.round(REACH * open / step.inStops()));

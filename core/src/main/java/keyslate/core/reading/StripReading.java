@@ -5,6 +5,7 @@ import java.util.Optional;
 import keyslate.core.contrast.GradeAdvice;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.exposure.CheckStrip;
 import keyslate.core.exposure.PatchPick;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Stops;
@@ -50,6 +51,11 @@ public record StripReading(
                 outcome.map(GradeAdvice.Outcome::filter).orElse(now),
                 outcome.map(GradeAdvice.Outcome::time).orElse(white),
                 open);
+    }
+
+    /** EXP-29: the strip that is worth its paper before the print, when the reading is not sure enough. */
+    public Optional<CheckStrip> check() {
+        return CheckStrip.after(time, uncertainty);
     }
 
     /** A mark's uncertainty; on an end it is three patches. */

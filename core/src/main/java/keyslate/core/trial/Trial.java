@@ -1,13 +1,23 @@
 package keyslate.core.trial;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
+import keyslate.core.colour.RingAround.Exposed;
 import keyslate.core.quantity.Check;
+import keyslate.core.trial.printer.ColourByEye;
+import keyslate.core.trial.printer.ColourByScan;
+import keyslate.core.trial.printer.ColourCraftRules;
+import keyslate.core.trial.printer.ColourDarkroom;
+import keyslate.core.trial.printer.LocalByStrips;
+import keyslate.core.trial.printer.MonoByStrips;
+import keyslate.core.trial.printer.MonoCraftRules;
+import keyslate.core.trial.world.PrintError;
+import keyslate.core.trial.world.SimulatedColour;
+import keyslate.core.trial.world.SimulatedMono;
 
 /**
  * The simulated printer that measures the advice: each method on the same negatives and papers, followed to the letter until it says done.
@@ -15,27 +25,41 @@ import keyslate.core.quantity.Check;
  * <p>Goal: monochrome within 1/12 stop and a quarter grade after 2 test pieces, colour within 1/12 stop and ΔE00 2 after 3, in 90 of 100 runs.
  */
 public final class Trial {
-    private static final int MOST_RUNS = 100_000;
+    public static final int MOST_RUNS = 100_000;
     private static final double NINETY = 0.9;
-    private static final Map<String, Method> METHODS = methods();
+    private static final int MONO_PIECES = 2;
+    /** Two for the base and two for the area. */
+    private static final int LOCAL_PIECES = 4;
 
-    private Trial() {}
+    private static final int COLOUR_PIECES = 3;
 
-    /**
-     * One method's figures.
-     *
-     * @param name as in {@code ./slate trial --json}
-     * @param runs how many negatives
-     * @param figures nothing when the method is not built yet
-     */
-    public record Result(String name, int runs, Optional<Figures> figures) {}
+    /** Who gives the advice that a method follows. */
+    public enum Advice {
+        /** A station of the application gives it today. */
+        STATION,
+        /** It is in the core; the station that will give it is not built yet. */
+        CORE_ONLY,
+        /** Nobody: the plain rules, for comparison. */
+        CRAFT_RULES
+    }
+
+    /** One negative, followed: the error of the print that would be made after each piece. */
+    private interface Run {
+        List<PrintError> follow(long seed);
+    }
+
+    private record Method(String name, Advice advice, int goalPieces, Run run) {}
+
+    /** One method's figures; {@code name} as in {@code ./slate trial --json}. */
+    public record Result(String name, Advice advice, int runs, Figures figures) {}
 
     /**
      * What came out over all runs; medians and 90th percentiles by the nearest rank.
      *
+     * @param piecesMedian strips, ring-arounds and test prints until the advice said done, the final print not counted
      * @param withinGoal share of runs, 0 to 1, whose recipe after the goal's number of pieces was within the goal
      * @param stopsErrorP90 stops by which the final print is too dark or too light
-     * @param gradeErrorP90 grades beyond what the filters must miss by; empty for colour
+     * @param gradeErrorP90 grades beyond what the filters must miss by; empty for colour and areas
      * @param deltaE00P90 ΔE00 of the grey card at its right density; empty for monochrome
      */
     public record Figures(
@@ -49,58 +73,106 @@ public final class Trial {
             OptionalDouble deltaE00Median,
             OptionalDouble deltaE00P90) {}
 
+    private Trial() {}
+
     /**
      * Runs every method; the same seed gives the same figures.
      *
      * @param runs 1 to {@value #MOST_RUNS}
+     * @param steady share of the variance of cast judgements, 0 to 1, that is one error all through a run; 0 takes every look for a new one
      */
-    public static List<Result> run(int runs, long seed) {
+    public static List<Result> run(int runs, long seed, double steady) {
         Check.count("runs", runs, 1, MOST_RUNS);
-        List<Result> results = new ArrayList<>();
-        METHODS.forEach(
-                (name, method) -> results.add(new Result(name, runs, Optional.of(figures(method, runs, seed)))));
-        return results;
+        Check.within("steady share", steady, 0, 1, "");
+        return methods(steady).stream()
+                .map(m -> new Result(m.name(), m.advice(), runs, figures(m, runs, seed)))
+                .toList();
     }
 
-    private static Map<String, Method> methods() {
-        Map<String, Method> methods = new LinkedHashMap<>();
-        methods.put("mono-single", new MonoMethod(false));
-        methods.put("mono-split", new MonoMethod(true));
-        methods.put("colour-viewing-filters", new ColourByEye(false));
-        methods.put("colour-ring-around", new ColourByEye(true));
-        methods.put("colour-scan", new ColourByScan());
-        methods.put("local", new LocalMethod());
-        methods.put("mono-craft-rules", new MonoCraftRules());
-        methods.put("colour-craft-rules", new ColourCraftRules());
-        return methods;
+    private static List<Method> methods(double steady) {
+        return List.of(
+                new Method("mono-single", Advice.STATION, MONO_PIECES, s -> single(new SimulatedMono(s))),
+                new Method("mono-split", Advice.CORE_ONLY, MONO_PIECES, s -> split(new SimulatedMono(s))),
+                new Method(
+                        "colour-viewing-filters",
+                        Advice.CORE_ONLY,
+                        COLOUR_PIECES,
+                        s -> colour(s, steady, ColourByEye::withViewingFilters)),
+                new Method(
+                        "colour-ring-around",
+                        Advice.CORE_ONLY,
+                        COLOUR_PIECES,
+                        s -> colour(s, steady, ColourByEye::withRingArounds)),
+                new Method(
+                        "colour-scan", Advice.CORE_ONLY, COLOUR_PIECES, s -> colour(s, steady, ColourByScan::follow)),
+                new Method("local", Advice.CORE_ONLY, LOCAL_PIECES, s -> local(new SimulatedMono(s))),
+                new Method("mono-craft-rules", Advice.CRAFT_RULES, MONO_PIECES, s -> craft(new SimulatedMono(s))),
+                new Method(
+                        "colour-craft-rules",
+                        Advice.CRAFT_RULES,
+                        COLOUR_PIECES,
+                        s -> colour(s, steady, ColourCraftRules::follow)));
+    }
+
+    private static List<PrintError> single(SimulatedMono world) {
+        return errors(MonoByStrips.follow(world, false), r -> world.errorOf(r, true));
+    }
+
+    private static List<PrintError> split(SimulatedMono world) {
+        return errors(MonoByStrips.follow(world, true), r -> world.errorOf(r, false));
+    }
+
+    private static List<PrintError> craft(SimulatedMono world) {
+        return errors(MonoCraftRules.follow(world), r -> world.errorOf(r, true));
+    }
+
+    private static List<PrintError> local(SimulatedMono world) {
+        return errors(LocalByStrips.follow(world), world::errorOf);
+    }
+
+    private static List<PrintError> colour(long seed, double steady, Function<ColourDarkroom, List<Exposed>> method) {
+        SimulatedColour world = new SimulatedColour(seed, steady);
+        return errors(method.apply(world), world::errorOf);
+    }
+
+    private static <R> List<PrintError> errors(List<R> stood, Function<R, PrintError> error) {
+        return stood.stream().map(error).toList();
     }
 
     private static Figures figures(Method method, int runs, long seed) {
-        List<Outcome> outcomes = new ArrayList<>();
+        List<PrintError> last = new ArrayList<>();
+        double[] pieces = new double[runs];
+        int within = 0;
         for (int i = 0; i < runs; i++) {
-            outcomes.add(method.run(seed + i));
+            List<PrintError> errors = method.run().follow(seed + i);
+            pieces[i] = errors.size();
+            last.add(errors.get(errors.size() - 1));
+            within +=
+                    errors.get(Math.min(errors.size(), method.goalPieces()) - 1).isWithinGoal() ? 1 : 0;
         }
-        double[] pieces = sorted(outcomes, Outcome::pieces);
-        double[] stops = sorted(outcomes, Outcome::stopsError);
-        OptionalDouble none = OptionalDouble.empty();
-        boolean graded = outcomes.get(0).gradeError().isPresent();
-        boolean coloured = outcomes.get(0).deltaE00().isPresent();
-        double[] grades = graded ? sorted(outcomes, o -> o.gradeError().getAsDouble()) : new double[0];
-        double[] casts = coloured ? sorted(outcomes, o -> o.deltaE00().getAsDouble()) : new double[0];
+        Arrays.sort(pieces);
         return new Figures(
                 (int) rank(pieces, 0.5),
                 (int) rank(pieces, NINETY),
-                outcomes.stream().filter(Outcome::withinGoal).count() / (double) runs,
-                rank(stops, 0.5),
-                rank(stops, NINETY),
-                graded ? OptionalDouble.of(rank(grades, 0.5)) : none,
-                graded ? OptionalDouble.of(rank(grades, NINETY)) : none,
-                coloured ? OptionalDouble.of(rank(casts, 0.5)) : none,
-                coloured ? OptionalDouble.of(rank(casts, NINETY)) : none);
+                within / (double) runs,
+                rank(last, PrintError::stops, 0.5),
+                rank(last, PrintError::stops, NINETY),
+                rankOf(last, PrintError::grades, 0.5),
+                rankOf(last, PrintError::grades, NINETY),
+                rankOf(last, PrintError::deltaE00, 0.5),
+                rankOf(last, PrintError::deltaE00, NINETY));
     }
 
-    private static double[] sorted(List<Outcome> outcomes, ToDoubleFunction<Outcome> figure) {
-        return outcomes.stream().mapToDouble(figure).sorted().toArray();
+    private static OptionalDouble rankOf(
+            List<PrintError> errors, Function<PrintError, OptionalDouble> figure, double share) {
+        boolean measured = figure.apply(errors.get(0)).isPresent();
+        return measured
+                ? OptionalDouble.of(rank(errors, e -> figure.apply(e).getAsDouble(), share))
+                : OptionalDouble.empty();
+    }
+
+    private static double rank(List<PrintError> errors, ToDoubleFunction<PrintError> figure, double share) {
+        return rank(errors.stream().mapToDouble(figure).sorted().toArray(), share);
     }
 
     private static double rank(double[] sorted, double share) {

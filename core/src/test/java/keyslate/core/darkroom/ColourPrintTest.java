@@ -47,8 +47,8 @@ class ColourPrintTest {
         // The middle of the sheet, where the corners lose nothing.
         int[] shown = print.print(even(negative, 9), WHOLE, ColourSheet.straight(pack, seconds), truth)
                 .rgb();
-        DyeImage.Screen exact =
-                ColourPrint.patch(negative, pack, seconds, truth).onScreen(ViewingLight.USUAL);
+        DyeImage.Screen exact = ColourPrint.patch(negative, pack, seconds, ColourSheet.USUAL_KELVIN, truth)
+                .onScreen(ViewingLight.USUAL);
         int rgb = shown[4 * 9 + 4];
         assertThat(rgb >> 16 & 0xff).isCloseTo(code(exact.red()), within(CODES));
         assertThat(rgb >> 8 & 0xff).isCloseTo(code(exact.green()), within(CODES));
@@ -76,7 +76,8 @@ class ColourPrintTest {
 
     @Test
     void theBalanceOfTheModelPrintsAGreyCardNeutral() {
-        DyeImage card = ColourPrint.patch(GREY, BALANCE.pack(), BALANCE.time().inSeconds(), ColourTruth.asLabelled());
+        DyeImage card = ColourPrint.patch(
+                GREY, BALANCE.pack(), BALANCE.time().inSeconds(), ColourSheet.USUAL_KELVIN, ColourTruth.asLabelled());
         DyeImage.Appearance seen = card.in(ViewingLight.USUAL);
         assertThat(seen.a()).isCloseTo(0, within(0.01));
         assertThat(seen.b()).isCloseTo(0, within(0.01));
@@ -126,11 +127,11 @@ class ColourPrintTest {
     void aTiredDeveloperShiftsTheBalanceThatTimeCannotBringBack() {
         double seconds = BALANCE.time().inSeconds();
         ColourTruth tired = ColourTruth.asLabelled().inDeveloperUsed(1);
-        DyeImage.Appearance light =
-                ColourPrint.patch(GREY, BALANCE.pack(), seconds, tired).in(ViewingLight.USUAL);
+        DyeImage.Appearance light = ColourPrint.patch(GREY, BALANCE.pack(), seconds, ColourSheet.USUAL_KELVIN, tired)
+                .in(ViewingLight.USUAL);
         assertThat(light.visualDensity()).isLessThan(0.7);
         DyeImage.Appearance longer = ColourPrint.patch(
-                        GREY, BALANCE.pack(), seconds * Math.pow(10, 0.187 + 0.02), tired)
+                        GREY, BALANCE.pack(), seconds * Math.pow(10, 0.187 + 0.02), ColourSheet.USUAL_KELVIN, tired)
                 .in(ViewingLight.USUAL);
         assertThat(longer.visualDensity()).isCloseTo(0.75, within(0.03));
         assertThat(longer.b()).isLessThan(-2);

@@ -2,7 +2,9 @@ package keyslate.server.judge;
 
 import java.time.Clock;
 import java.util.List;
+import java.util.Optional;
 import keyslate.core.contrast.GradeFilter;
+import keyslate.core.exposure.CheckStrip;
 import keyslate.core.exposure.TimerSteps;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.server.Clocks;
@@ -25,6 +27,7 @@ import keyslate.server.slate.SlateViews.SlateView;
 import keyslate.server.web.ConflictException;
 import keyslate.server.web.FieldErrors;
 import keyslate.server.web.NotFoundException;
+import keyslate.server.web.RefusedException;
 import keyslate.store.slate.Decision;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.Sheet;
@@ -93,12 +96,14 @@ public class DecisionController {
         Marks marks = new Marks(asked.whitesAt(), asked.blacksAt());
         VerdictView verdict = verdicts.reading(hung.view(), hung.before(), hung.now(), marks);
         Taken taken = switch (asked.answer()) {
-            case "PROPOSED" -> new Taken(verdict.filter(), verdict.seconds(), false);
+            case "PROPOSED" -> Taken.of(verdict);
+            case "CHECK" -> Taken.of(verdict).checkedBy(check(hung, marks));
             case "KEEP_GRADE" ->
                 new Taken(
                         hung.before().filter().label(),
                         verdict.keepSeconds(),
-                        !verdict.filter().equals(hung.before().filter().label()));
+                        !verdict.filter().equals(hung.before().filter().label()),
+                        Optional.empty());
             default -> own(asked.filter(), asked.seconds());
         };
         Decision decision = decision(hung, "READING", marks, null, asked.remark(), verdict, taken);
@@ -110,9 +115,7 @@ public class DecisionController {
         Hung hung = hung(id, "PRINT");
         Wishes wishes = new Wishes(asked.darkerStops(), asked.harderGrades());
         VerdictView verdict = verdicts.judgement(hung.view(), hung.before(), hung.now(), wishes);
-        Taken taken = "PROPOSED".equals(asked.answer())
-                ? new Taken(verdict.filter(), verdict.seconds(), false)
-                : own(asked.filter(), asked.seconds());
+        Taken taken = "PROPOSED".equals(asked.answer()) ? Taken.of(verdict) : own(asked.filter(), asked.seconds());
         Decision decision = decision(hung, "JUDGEMENT", null, wishes, asked.remark(), verdict, taken);
         return settle(hung, asked.version(), decision, taken, "judged");
     }
@@ -181,13 +184,30 @@ public class DecisionController {
                     + (taken.overruled()
                             ? " Overruled: grade " + taken.filter() + ", " + Show.seconds(taken.seconds()) + "."
                             : "");
-            Recipe next = editor.take(slates.recipe(s.recipeId()), taken.filter(), taken.seconds(), source, because);
+            Recipe next = editor.take(
+                    slates.recipe(s.recipeId()), taken.filter(), taken.seconds(), taken.check(), source, because);
             return service.stand(service.with(s, s.recipeId(), null, null), next);
         });
         return assembler.view(slate);
     }
 
-    private record Taken(String filter, double seconds, boolean overruled) {}
+    /** What becomes of a verdict: filter and seconds, whether it was overruled, and the check strip to plan. */
+    private record Taken(String filter, double seconds, boolean overruled, Optional<CheckStrip> check) {
+        static Taken of(VerdictView verdict) {
+            return new Taken(verdict.filter(), verdict.seconds(), false, Optional.empty());
+        }
+
+        Taken checkedBy(CheckStrip strip) {
+            return new Taken(filter, seconds, overruled, Optional.of(strip));
+        }
+    }
+
+    private CheckStrip check(Hung hung, Marks marks) {
+        return verdicts.read(hung.view(), hung.before(), marks)
+                .check()
+                .orElseThrow(() -> RefusedException.of(
+                        "/answer", "E_SHAPE", "This reading is sure enough; a check strip would tell nothing new."));
+    }
 
     private static Taken own(@Nullable String filter, @Nullable Double seconds) {
         FieldErrors errors = new FieldErrors();
@@ -203,7 +223,7 @@ public class DecisionController {
                         .time()
                         .inSeconds());
         errors.throwIfAny();
-        return new Taken(label, set, true);
+        return new Taken(label, set, true, Optional.empty());
     }
 
     private static String remark(@Nullable String remark) {

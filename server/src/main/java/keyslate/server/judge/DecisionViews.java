@@ -18,7 +18,10 @@ public final class DecisionViews {
             double uncertaintyStops,
             @Nullable Double whitesSeconds,
             @Nullable Double blacksSeconds,
-            @Nullable String checkStrip) {}
+            @Nullable CheckView check) {}
+
+    /** The strip that would settle what a reading leaves open: so many patches about the proposed time, and why. */
+    public record CheckView(double stepStops, int patches, String why) {}
 
     /** Two marks on a strip, in patches from the first (0), halves between two; the black may be left out. */
     public record Marks(@Nullable Double whitesAt, @Nullable Double blacksAt) {}
@@ -27,7 +30,7 @@ public final class DecisionViews {
     public record Wishes(
             @Nullable Double darkerStops, @Nullable Double harderGrades) {}
 
-    /** A reading with its answer: PROPOSED, KEEP_GRADE or OWN with filter and seconds. */
+    /** A reading with its answer: PROPOSED, CHECK (the same, and the check strip is planned), KEEP_GRADE or OWN with filter and seconds. */
     public record Reading(
             long version,
             @Nullable Double whitesAt,

@@ -3,9 +3,11 @@ package keyslate.server.judge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import keyslate.core.contrast.GradeAdvice;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.exposure.CheckStrip;
 import keyslate.core.exposure.PatchPick;
 import keyslate.core.exposure.TimerSteps;
 import keyslate.core.quantity.Check;
@@ -13,7 +15,9 @@ import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Magnification;
 import keyslate.core.quantity.Stops;
 import keyslate.core.reading.NextRecipe;
+import keyslate.core.reading.StripReading;
 import keyslate.server.Show;
+import keyslate.server.judge.DecisionViews.CheckView;
 import keyslate.server.judge.DecisionViews.Marks;
 import keyslate.server.judge.DecisionViews.VerdictView;
 import keyslate.server.judge.DecisionViews.Wishes;
@@ -21,12 +25,13 @@ import keyslate.server.slate.CarryOver;
 import keyslate.server.slate.Rig;
 import keyslate.server.slate.SlateViews.SheetView;
 import keyslate.server.web.FieldErrors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Turns marks on a strip and wishes about a print into a verdict in words and numbers. */
 @Component
 public class Verdicts {
-    private static final double HALF_A_STOP = 0.5;
+    private static final double SHORTEST_TOTAL_SECONDS = 0.001;
     private static final double ON_TIME_STOPS = 1.0 / 12;
 
     private final VariableContrastPaper paper;
@@ -37,106 +42,92 @@ public class Verdicts {
 
     /** The verdict on a strip that was made with {@code before} and is read for {@code now}. */
     public VerdictView reading(SheetView strip, Rig before, Rig now, Marks marks) {
+        StripReading reading = read(strip, before, marks);
+        ExposureTime carried = carry(reading.whites(), strip, before, now);
+        List<String> rests = new ArrayList<>();
+        rests.add("Whites hold at " + Show.seconds(reading.whites().inSeconds()) + ", your mark, ± "
+                + Show.stopsApart(reading.uncertainty()) + ".");
+        if (Math.abs(carried.stopsFrom(reading.whites()).inStops()) > 0.01) {
+            rests.add("Carried to the size and opening that stand now: " + Show.seconds(carried.inSeconds()) + ".");
+        }
+        Words words = reading.outcome()
+                .map(outcome -> {
+                    rests.add("First true black at "
+                            + Show.seconds(reading.blacks().orElseThrow().inSeconds()) + ", your mark.");
+                    rests.add("ISO range needed " + Math.round(outcome.neededRange())
+                            + ", the model of a generic paper (CON-06).");
+                    return graded(outcome, before.filter(), set(carry(outcome.time(), strip, before, now)));
+                })
+                .orElseGet(() -> new Words(
+                        "Set " + Show.seconds(set(carried)) + " at grade "
+                                + before.filter().label() + ".",
+                        "The whites hold there. Mark the first true black too, and the grade can be judged."));
+        return new VerdictView(
+                words.headline(),
+                words.why(),
+                rests,
+                reading.filter().label(),
+                set(carry(reading.time(), strip, before, now)),
+                set(carried),
+                reading.uncertainty().inStops(),
+                reading.whites().inSeconds(),
+                reading.blacks().map(ExposureTime::inSeconds).orElse(null),
+                reading.check().map(Verdicts::check).orElse(null));
+    }
+
+    /** What the marks say; refuses marks that are missing or off the strip. */
+    public StripReading read(SheetView strip, Rig before, Marks marks) {
         List<ExposureTime> totals = strip.patches().stream()
-                .map(p -> ExposureTime.ofSeconds(Math.max(0.001, p.givenSeconds())))
+                .map(p -> ExposureTime.ofSeconds(Math.max(SHORTEST_TOTAL_SECONDS, p.givenSeconds())))
                 .toList();
         FieldErrors errors = new FieldErrors();
         if (marks.whitesAt() == null) {
             errors.add("/whitesAt", "E_SHAPE", "Mark the patch where the whites just hold first.");
         }
+        Optional<PatchPick> whites = mark(errors, "/whitesAt", marks.whitesAt(), totals);
+        Optional<PatchPick> blacks = mark(errors, "/blacksAt", marks.blacksAt(), totals);
         errors.throwIfAny();
-        PatchPick whitesPick = PatchPick.ofPosition(marks.whitesAt());
-        ExposureTime whites = errors.check("/whitesAt", totals.get(0), () -> whitesPick.timeOn(totals));
-        ExposureTime blacks = marks.blacksAt() == null
-                ? null
-                : errors.check(
-                        "/blacksAt",
-                        totals.get(0),
-                        () -> PatchPick.ofPosition(marks.blacksAt()).timeOn(totals));
-        errors.throwIfAny();
-        Stops uncertainty = whitesPick.uncertaintyOn(totals);
-        ExposureTime carried = carry(whites, strip, before, now);
-        List<String> rests = new ArrayList<>();
-        rests.add("Whites hold at " + Show.seconds(whites.inSeconds()) + ", your mark, ± "
-                + Show.stopsApart(uncertainty) + ".");
-        if (Math.abs(carried.stopsFrom(whites).inStops()) > 0.01) {
-            rests.add("Carried to the size and opening that stand now: " + Show.seconds(carried.inSeconds()) + ".");
-        }
-        String check = check(whitesPick, totals, carried);
-        if (blacks == null) {
-            double seconds = set(carried);
-            return new VerdictView(
-                    "Set " + Show.seconds(seconds) + " at grade "
-                            + before.filter().label() + ".",
-                    "The whites hold there. Mark the first true black too, and the grade can be judged.",
-                    rests,
-                    before.filter().label(),
-                    seconds,
-                    seconds,
-                    uncertainty.inStops(),
-                    whites.inSeconds(),
-                    null,
-                    check);
-        }
-        rests.add("First true black at " + Show.seconds(blacks.inSeconds()) + ", your mark.");
-        GradeAdvice.Outcome outcome = GradeAdvice.fromStrip(paper, before.filter(), whites, blacks);
-        rests.add("ISO range needed " + Math.round(outcome.neededRange()) + ", the model of a generic paper (CON-06).");
-        return fromOutcome(outcome, strip, before, now, carried, rests, uncertainty, whites, blacks, check);
+        return StripReading.of(paper, before.filter(), totals, whites.orElseThrow(), blacks);
     }
 
-    private VerdictView fromOutcome(
-            GradeAdvice.Outcome outcome,
-            SheetView strip,
-            Rig before,
-            Rig now,
-            ExposureTime carried,
-            List<String> rests,
-            Stops uncertainty,
-            ExposureTime whites,
-            ExposureTime blacks,
-            String check) {
-        GradeFilter filter;
-        ExposureTime time;
+    private static Optional<PatchPick> mark(
+            FieldErrors errors, String pointer, @Nullable Double at, List<ExposureTime> totals) {
+        if (at == null) {
+            return Optional.empty();
+        }
+        return errors.check(pointer, Optional.empty(), () -> {
+            PatchPick pick = PatchPick.ofPosition(at);
+            pick.timeOn(totals);
+            return Optional.of(pick);
+        });
+    }
+
+    private record Words(String headline, String why) {}
+
+    /** What to do about the grade, and why. */
+    private static Words graded(GradeAdvice.Outcome outcome, GradeFilter now, double seconds) {
+        GradeFilter filter = outcome.filter();
+        boolean same = filter == now;
         String why;
-        if (outcome instanceof GradeAdvice.Reached reached) {
-            filter = reached.filter();
-            time = reached.time();
-            why = filter == before.filter()
-                    ? "Whites and blacks fall together at this grade."
-                    : "Grade " + filter.label() + " keeps the whites where you marked them and "
-                            + (filter.grade().compareTo(before.filter().grade()) > 0
-                                    ? "brings the blacks down to meet them."
-                                    : "lets the blacks open up.");
-        } else if (outcome instanceof GradeAdvice.TooHard hard) {
-            filter = hard.filter();
-            time = hard.time();
+        if (outcome instanceof GradeAdvice.TooHard) {
             why = "Even grade 5 leaves the blacks grey: short development, a thin negative or a flat subject. It is"
                     + " the nearest there is.";
-        } else {
-            GradeAdvice.TooSoft soft = (GradeAdvice.TooSoft) outcome;
-            filter = soft.filter();
-            time = soft.time();
+        } else if (outcome instanceof GradeAdvice.TooSoft) {
             why = "Even grade 00 is too hard for this range. Hold back and burn, or split the grade.";
+        } else if (same) {
+            why = "Whites and blacks fall together at this grade.";
+        } else {
+            why = "Grade " + filter.label() + " keeps the whites where you marked them and "
+                    + (filter.grade().compareTo(now.grade()) > 0
+                            ? "brings the blacks down to meet them."
+                            : "lets the blacks open up.");
         }
-        double seconds = set(carry(time, strip, before, now));
-        double keep = set(carried);
         String late = late(outcome.blacksLate());
-        String headline = filter == before.filter()
-                ? late + " Keep grade " + filter.label() + ", " + Show.seconds(seconds) + "."
-                : late + " Go to grade " + filter.label() + ".";
-        String whyWithTime =
-                filter == before.filter() ? why : why + " Base exposure becomes " + Show.seconds(seconds) + ".";
-        return new VerdictView(
-                headline,
-                whyWithTime,
-                rests,
-                filter.label(),
-                seconds,
-                keep,
-                uncertainty.inStops(),
-                whites.inSeconds(),
-                blacks.inSeconds(),
-                check);
+        return same
+                ? new Words(late + " Keep grade " + filter.label() + ", " + Show.seconds(seconds) + ".", why)
+                : new Words(
+                        late + " Go to grade " + filter.label() + ".",
+                        why + " Base exposure becomes " + Show.seconds(seconds) + ".");
     }
 
     private static String late(Stops late) {
@@ -148,15 +139,12 @@ public class Verdicts {
                 + (late.inStops() > 0 ? " late." : " early.");
     }
 
-    private static String check(PatchPick pick, List<ExposureTime> totals, ExposureTime carried) {
-        if (pick.uncertaintyOn(totals).inStops() * 2 <= HALF_A_STOP + 1e-9) {
-            return null;
-        }
-        Stops sixth = Stops.ofFraction(1, 6);
-        return "The patches lie over half a stop apart. A check strip is worth its paper: "
-                + Show.number(carried.plus(sixth.negated()).inSeconds()) + ", "
-                + Show.number(carried.inSeconds()) + ", "
-                + Show.seconds(carried.plus(sixth).inSeconds()) + ".";
+    private static CheckView check(CheckStrip strip) {
+        return new CheckView(
+                strip.step().inStops(),
+                strip.patches(),
+                "The reading leaves more open than a print shows. A check strip is worth its paper: " + strip.patches()
+                        + " patches, " + Show.stopsApart(strip.step()) + " apart (EXP-29).");
     }
 
     /** The verdict on a print that was made with {@code before}, for the set-up that stands {@code now}. */

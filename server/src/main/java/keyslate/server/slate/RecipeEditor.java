@@ -2,7 +2,9 @@ package keyslate.server.slate;
 
 import java.time.Clock;
 import java.util.List;
+import java.util.Optional;
 import keyslate.core.contrast.GradeFilter;
+import keyslate.core.exposure.CheckStrip;
 import keyslate.core.exposure.TimerSteps;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.server.Clocks;
@@ -64,8 +66,9 @@ public class RecipeEditor {
         return recipe.setup().withTime(start.seconds(), start.source(), String.join("\n", start.arithmetic()));
     }
 
-    /** The recipe with grade and time that a verdict proposed, or that the user set against it. */
-    public Recipe take(Recipe now, String filter, double seconds, String source, String because) {
+    /** The recipe with grade and time that a verdict proposed, or that the user set against it; with the check strip planned when one is wanted. */
+    public Recipe take(
+            Recipe now, String filter, double seconds, Optional<CheckStrip> check, String source, String because) {
         Edit edit = new Edit();
         Setup s = now.setup();
         Setup graded = s.withFilter(GradeFilter.ofLabel(filter).label());
@@ -76,7 +79,14 @@ public class RecipeEditor {
         edit.sayIf(!s.filter().equals(graded.filter()), "grade " + s.filter() + " to " + graded.filter());
         edit.say("time " + Show.seconds(s.baseSeconds()) + " to " + Show.seconds(set));
         Setup timed = graded.withTime(set, source, because);
-        return follow(now, edit, now.title(), now.intent(), timed, now.strip().followingBase(), now.areas());
+        Strip strip = now.strip().followingBase();
+        Recipe taken = follow(now, edit, now.title(), now.intent(), timed, strip, now.areas());
+        if (check.isEmpty()) {
+            return taken;
+        }
+        edit.say("check strip");
+        Strip planned = StripEdit.series(rigs.of(taken), strip, check.get());
+        return follow(now, edit, now.title(), now.intent(), timed, planned, now.areas());
     }
 
     private Recipe follow(

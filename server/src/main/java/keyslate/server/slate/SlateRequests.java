@@ -43,19 +43,20 @@ public final class SlateRequests {
             @Nullable Double stripBreadthMm,
             @Nullable Double stripPlace,
             @Nullable Boolean stripPlacedByComputation,
+            @Nullable Boolean stripForUnknownNegative,
             @Nullable List<AreaView> areas) {
         /** A change of nothing but the opening. */
         public static RecipeChange ofAperture(long version, double mark) {
             return new RecipeChange(
                     version, null, null, null, null, mark, null, null, null, null, null, null, null, null, null, null,
-                    null, null, null, null, null, null, null, null, null, null, null, null);
+                    null, null, null, null, null, null, null, null, null, null, null, null, null);
         }
 
         /** A change of nothing but the areas. */
         public static RecipeChange ofAreas(long version, List<AreaView> areas) {
             return new RecipeChange(
                     version, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-                    null, null, null, null, null, null, null, null, null, null, null, areas);
+                    null, null, null, null, null, null, null, null, null, null, null, null, areas);
         }
     }
 

@@ -108,7 +108,7 @@ public final class SlateViews {
     public record StartingTimeView(
             double seconds, String source, String headline, List<String> arithmetic, boolean differs) {}
 
-    /** The next strip, computed; a problem says why it cannot be made as it stands. */
+    /** The next strip, computed; a problem says why it cannot be made as it stands. The wide strip is offered while the base exposure is no more than a default. */
     public record StripPlanView(
             List<PatchView> patches,
             RectView area,
@@ -118,6 +118,7 @@ public final class SlateViews {
             double paperShare,
             double centreSeconds,
             List<String> notes,
+            boolean wideStripOffered,
             @Nullable String problem) {}
 
     /** One patch: what it receives, the burst that ends with it, and where it falls on the strip. */

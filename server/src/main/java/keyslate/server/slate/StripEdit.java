@@ -1,6 +1,7 @@
 package keyslate.server.slate;
 
 import java.util.Set;
+import keyslate.core.exposure.CheckStrip;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.server.Show;
@@ -34,7 +35,27 @@ final class StripEdit {
         return new StripEdit(edit, rig).strip(change);
     }
 
+    /** A strip of equal stops about the base exposure, its patches as long as the picture allows. */
+    static Strip series(Rig rig, Strip now, CheckStrip plan) {
+        double room = StripPlanner.room(rig, now.direction());
+        return new Strip(
+                "EQUAL_STOPS",
+                null,
+                plan.step().inStops(),
+                now.stepSeconds(),
+                plan.patches(),
+                now.direction(),
+                Math.floor(room / plan.patches()),
+                now.breadthMm(),
+                now.place());
+    }
+
     private Strip strip(RecipeChange change) {
+        if (Boolean.TRUE.equals(change.stripForUnknownNegative())) {
+            Strip first = series(rig, now, CheckStrip.first(rig.base()));
+            edit.sayIf(!first.equals(now), "strip for an unknown negative");
+            return first;
+        }
         String kind = edit.oneOf("/stripKind", change.stripKind(), now.kind(), Set.of("EQUAL_STOPS", "EQUAL_SECONDS"));
         String direction = edit.oneOf(
                 "/stripDirection",

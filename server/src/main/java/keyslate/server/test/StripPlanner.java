@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import keyslate.core.darkroom.Raster;
+import keyslate.core.exposure.CheckStrip;
 import keyslate.core.exposure.CoverStrip;
 import keyslate.core.exposure.TestSeries;
 import keyslate.core.exposure.TimerSteps;
@@ -59,11 +60,32 @@ public final class StripPlanner {
                     share,
                     centre.inSeconds(),
                     notes,
+                    wideStripOffered(rig),
                     null);
         } catch (QuantityException e) {
             return new StripPlanView(
-                    List.of(), area, length, strip.breadthMm(), 0, share, centre.inSeconds(), List.of(), sentence(e));
+                    List.of(),
+                    area,
+                    length,
+                    strip.breadthMm(),
+                    0,
+                    share,
+                    centre.inSeconds(),
+                    List.of(),
+                    wideStripOffered(rig),
+                    sentence(e));
         }
+    }
+
+    /** While the base exposure is a plain default, a strip that is not yet as wide as EXP-32 wants it may miss the answer. */
+    private static boolean wideStripOffered(Rig rig) {
+        Strip strip = rig.recipe().strip();
+        CheckStrip wide = CheckStrip.first(rig.base());
+        boolean isWide = "EQUAL_STOPS".equals(strip.kind())
+                && strip.centreSeconds() == null
+                && strip.patches() == wide.patches()
+                && Stops.of(strip.stepStops()).equals(wide.step());
+        return "default".equals(rig.recipe().setup().baseSource()) && !isWide;
     }
 
     /** The bursts that a strip is exposed with. */

@@ -1,6 +1,7 @@
-package keyslate.core.trial;
+package keyslate.core.trial.printer;
 
-import java.util.OptionalDouble;
+import java.util.ArrayList;
+import java.util.List;
 import keyslate.core.colour.ColourBalance;
 import keyslate.core.colour.ColourBalance.Printed;
 import keyslate.core.colour.ColourDifference;
@@ -12,23 +13,26 @@ import keyslate.core.quantity.QuantityException;
 import keyslate.core.reading.ScanColour;
 
 /** A test print, its grey card read from a scan, the correction through the curve; from the second print on the correction learns from the first. */
-final class ColourByScan implements Method {
+public final class ColourByScan {
     private static final double DONE_DELTA_E = 1;
+    private static final double PALEST = 90;
+    private static final double DARKEST = 10;
     private static final DyeImage WANTED =
-            DyeImage.looking(ColourBalance.lightnessOf(ColourWorld.WANTED_DENSITY), 0, 0, ViewingLight.USUAL);
+            DyeImage.looking(ColourBalance.lightnessOf(ColourStart.WANTED_DENSITY), 0, 0, ViewingLight.USUAL);
 
-    @Override
-    public Outcome run(long seed) {
-        ColourWorld world = new ColourWorld(seed);
-        Exposed standing = ColourWorld.firstGuess();
+    private ColourByScan() {}
+
+    /** The setting that stands after each print, times as set, until the advice says done. */
+    public static List<Exposed> follow(ColourDarkroom darkroom) {
+        List<Exposed> stood = new ArrayList<>();
+        Exposed standing = ColourStart.usual();
         Printed before = null;
-        boolean withinGoal = false;
-        int pieces = 0;
-        while (pieces < MOST_PIECES) {
-            pieces++;
-            DyeImage.Appearance seen = ScanColour.of(world.scanned(ColourByEye.set(standing)), world.scannedWhite());
+        boolean done = false;
+        while (!done && stood.size() < Printers.MOST_PIECES) {
+            ColourDarkroom.Scanned scanned = darkroom.scan(ColourStart.set(standing));
+            DyeImage.Appearance seen = ScanColour.of(scanned.card(), scanned.white());
             Printed now = new Printed(dyes(seen), standing.pack(), standing.time());
-            boolean done = ColourDifference.of(seen, WANTED.in(ViewingLight.USUAL)) <= DONE_DELTA_E;
+            done = ColourDifference.of(seen, WANTED.in(ViewingLight.USUAL)) <= DONE_DELTA_E;
             if (!done) {
                 ColourBalance next = before == null
                         ? ColourBalance.corrected(now.look(), WANTED, now.pack(), now.time(), FilterSet.DICHROIC)
@@ -37,25 +41,9 @@ final class ColourByScan implements Method {
                 standing = new Exposed(next.pack(), next.time());
                 before = now;
             }
-            if (pieces <= Outcome.COLOUR_PIECES) {
-                withinGoal = isWithinGoal(world, standing);
-            }
-            if (done) {
-                break;
-            }
+            stood.add(ColourStart.set(standing));
         }
-        Exposed set = ColourByEye.set(standing);
-        return new Outcome(
-                pieces,
-                Math.abs(world.stopsTooDark(set)),
-                OptionalDouble.empty(),
-                OptionalDouble.of(world.castDeltaE(set.pack())),
-                withinGoal);
-    }
-
-    private static boolean isWithinGoal(ColourWorld world, Exposed standing) {
-        Exposed set = ColourByEye.set(standing);
-        return Outcome.colourGoal(world.stopsTooDark(set), world.castDeltaE(set.pack()));
+        return stood;
     }
 
     /** A print so pale or dark that its look is outside the dyes is taken for the neutral of its lightness. */
@@ -63,7 +51,8 @@ final class ColourByScan implements Method {
         try {
             return DyeImage.looking(seen.lightness(), seen.a(), seen.b(), ViewingLight.USUAL);
         } catch (QuantityException e) {
-            return DyeImage.looking(Math.max(10, Math.min(90, seen.lightness())), 0, 0, ViewingLight.USUAL);
+            double lightness = Math.max(DARKEST, Math.min(PALEST, seen.lightness()));
+            return DyeImage.looking(lightness, 0, 0, ViewingLight.USUAL);
         }
     }
 }

@@ -1,0 +1,21 @@
+package keyslate.core.trial.world;
+
+import java.util.OptionalDouble;
+
+/**
+ * How far a print is from the best that was possible.
+ *
+ * @param stops by which its exposure is off, 0 or more
+ * @param grades by which its grade is off beyond what the equipment must be; empty for colour and for areas
+ * @param deltaE00 ΔE00 of its grey card from neutral once the density is right; empty for monochrome
+ */
+public record PrintError(double stops, OptionalDouble grades, OptionalDouble deltaE00) {
+    private static final double MOST_STOPS = 1.0 / 12;
+    private static final double MOST_GRADES = 0.25;
+    private static final double MOST_DELTA_E = 2;
+
+    /** Within 1/12 stop, and within a quarter grade or ΔE00 2 as it applies. */
+    public boolean isWithinGoal() {
+        return stops <= MOST_STOPS && grades.orElse(0) <= MOST_GRADES && deltaE00.orElse(0) <= MOST_DELTA_E;
+    }
+}

@@ -1,0 +1,109 @@
+package keyslate.core.colour;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.random.RandomGenerator;
+import keyslate.core.Draws;
+import keyslate.core.colour.CastEvidence.Estimate;
+import keyslate.core.colour.CastEvidence.Judged;
+import keyslate.core.quantity.FilterPack;
+import keyslate.core.quantity.QuantityException;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** What several judgements of a cast say together. */
+class CastEvidenceTest {
+    private static final double BELIEVED = 0.5;
+    private static final FilterPack STANDING = FilterPack.of(0, 50, 60);
+
+    @Test
+    void oneJudgementIsTakenAtTheBelievedFactor() {
+        Estimate found = CastEvidence.weighed(List.of(new Judged(STANDING, 10, -20)), BELIEVED);
+        assertThat(found.pack().inMagenta()).isCloseTo(55, within(1e-9));
+        assertThat(found.pack().inYellow()).isCloseTo(50, within(1e-9));
+        assertThat(found.pack().inCyan()).isZero();
+    }
+
+    @Test
+    void aNeutralPatchSettlesNothingByOneLookButByFour() {
+        Judged neutral = new Judged(STANDING, 0, 0);
+        Estimate once = CastEvidence.weighed(List.of(neutral), BELIEVED);
+        assertThat(once.pack()).isEqualTo(STANDING);
+        assertThat(once.uncertaintyPoints()).isCloseTo(BELIEVED * CastEvidence.EYE_POINTS, within(1e-9));
+        assertThat(once.isSettled()).isFalse();
+        Estimate four = CastEvidence.weighed(Collections.nCopies(4, neutral), BELIEVED);
+        assertThat(four.uncertaintyPoints()).isCloseTo(once.uncertaintyPoints() / 2, within(1e-9));
+        assertThat(four.isSettled()).isTrue();
+    }
+
+    @ParameterizedTest
+    @MethodSource("keyslate.core.Draws#seeds")
+    void judgementsWithoutErrorFindThePackThoughTheFactorWasBelievedWrong(long seed) {
+        RandomGenerator random = Draws.from(seed);
+        double factor = random.nextDouble(0.4, 0.7);
+        double magenta = random.nextDouble(40, 60);
+        double yellow = random.nextDouble(50, 70);
+        List<Judged> patches = new ArrayList<>();
+        for (int i = 0; i < 12; i++) {
+            FilterPack pack = FilterPack.of(0, random.nextDouble(35, 65), random.nextDouble(45, 75));
+            patches.add(new Judged(pack, (magenta - pack.inMagenta()) / factor, (yellow - pack.inYellow()) / factor));
+        }
+        Estimate found = CastEvidence.weighed(patches, BELIEVED);
+        assertThat(found.pack().inMagenta()).isCloseTo(magenta, within(0.8));
+        assertThat(found.pack().inYellow()).isCloseTo(yellow, within(0.8));
+    }
+
+    @ParameterizedTest
+    @MethodSource("keyslate.core.Draws#fewSeeds")
+    void theOrderOfJudgementsDoesNotMatterAndOneMoreNeverMakesItLessSure(long seed) {
+        RandomGenerator random = Draws.from(seed);
+        List<Judged> patches = new ArrayList<>();
+        for (int i = 0; i < 6; i++) {
+            patches.add(new Judged(
+                    FilterPack.of(0, 45 + random.nextDouble(10), 55 + random.nextDouble(10)),
+                    3 * random.nextGaussian(),
+                    3 * random.nextGaussian()));
+        }
+        Estimate found = CastEvidence.weighed(patches, BELIEVED);
+        List<Judged> turned = new ArrayList<>(patches);
+        Collections.reverse(turned);
+        Estimate again = CastEvidence.weighed(turned, BELIEVED);
+        assertThat(again.pack().inMagenta()).isCloseTo(found.pack().inMagenta(), within(1e-6));
+        assertThat(again.uncertaintyPoints()).isCloseTo(found.uncertaintyPoints(), within(1e-6));
+        patches.add(patches.get(0));
+        assertThat(CastEvidence.weighed(patches, BELIEVED).uncertaintyPoints())
+                .isLessThan(found.uncertaintyPoints() + 0.05);
+    }
+
+    @Test
+    void aPackThatWouldFallBelowNothingGetsCyan() {
+        Estimate found = CastEvidence.weighed(List.of(new Judged(FilterPack.of(0, 5, 30), -40, 0)), BELIEVED);
+        assertThat(found.pack().inMagenta()).isZero();
+        assertThat(found.pack().inCyan()).isCloseTo(15, within(1e-9));
+        assertThat(found.pack().inYellow()).isCloseTo(45, within(1e-9));
+    }
+
+    @Test
+    void twoLooksThatSpeakAgainstTheFactorAreHeldToTwiceIt() {
+        List<Judged> odd = List.of(
+                new Judged(FilterPack.of(0, 40, 60), 30, 0),
+                new Judged(FilterPack.of(0, 80, 60), 30, 0),
+                new Judged(FilterPack.of(0, 120, 60), 30, 0));
+        double magenta = CastEvidence.weighed(odd, BELIEVED).pack().inMagenta();
+        assertThat(magenta).isCloseTo(80 + 30 * BELIEVED * 2, within(1.0));
+    }
+
+    @Test
+    void nothingJudgedAndWrongFactorsAreRefused() {
+        assertThatThrownBy(() -> CastEvidence.weighed(List.of(), BELIEVED)).isInstanceOf(QuantityException.class);
+        assertThatThrownBy(() -> CastEvidence.weighed(List.of(new Judged(STANDING, 0, 0)), 1.5))
+                .hasMessageContaining("0.2 to 1");
+        assertThatThrownBy(() -> new Judged(STANDING, Double.NaN, 0)).hasMessageContaining("magenta cast");
+    }
+}

@@ -1,0 +1,89 @@
+package keyslate.core.trial;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import keyslate.core.trial.Trial.Advice;
+import keyslate.core.trial.Trial.Figures;
+import keyslate.core.trial.Trial.Result;
+import org.junit.jupiter.api.Test;
+
+/** The simulated printer, on few negatives: that it measures, not what it measures; the figures stand in docs/benchmarks.md. */
+class TrialTest {
+    private static final List<Result> TRIAL = Trial.run(30, 1, 0);
+    private static final Map<String, Figures> FIGURES =
+            TRIAL.stream().collect(Collectors.toMap(Result::name, Result::figures));
+
+    @Test
+    void everyMethodIsThereAndSaysWhoGivesItsAdvice() {
+        assertThat(TRIAL)
+                .extracting(Result::name)
+                .containsExactly(
+                        "mono-single",
+                        "mono-split",
+                        "colour-viewing-filters",
+                        "colour-ring-around",
+                        "colour-scan",
+                        "local",
+                        "mono-craft-rules",
+                        "colour-craft-rules");
+        Function<String, Advice> advice = name -> TRIAL.stream()
+                .filter(r -> r.name().equals(name))
+                .findFirst()
+                .orElseThrow()
+                .advice();
+        assertThat(advice.apply("mono-single")).isEqualTo(Advice.STATION);
+        assertThat(advice.apply("colour-scan")).isEqualTo(Advice.CORE_ONLY);
+        assertThat(advice.apply("mono-craft-rules")).isEqualTo(Advice.CRAFT_RULES);
+    }
+
+    @Test
+    void theSameSeedGivesTheSameFiguresAndAnotherSeedOthers() {
+        assertThat(Trial.run(3, 7, 0)).isEqualTo(Trial.run(3, 7, 0)).isNotEqualTo(Trial.run(3, 900, 0));
+    }
+
+    @Test
+    void adviceBeatsThePlainRulesInPiecesAndInError() {
+        Figures advice = FIGURES.get("mono-single");
+        Figures plain = FIGURES.get("mono-craft-rules");
+        assertThat(advice.piecesP90()).isLessThan(plain.piecesP90());
+        assertThat(advice.stopsErrorP90()).isLessThan(plain.stopsErrorP90() / 2);
+        assertThat(advice.withinGoal()).isGreaterThan(plain.withinGoal() + 0.5);
+        Figures colour = FIGURES.get("colour-ring-around");
+        Figures plainColour = FIGURES.get("colour-craft-rules");
+        assertThat(colour.piecesMedian()).isLessThan(plainColour.piecesMedian());
+        assertThat(colour.deltaE00P90().orElseThrow())
+                .isLessThan(plainColour.deltaE00P90().orElseThrow() / 2);
+    }
+
+    @Test
+    void figuresAreThoseOfTheMethodsKind() {
+        FIGURES.forEach((name, f) -> {
+            assertThat(f.piecesMedian()).as(name).isBetween(1, f.piecesP90());
+            assertThat(f.stopsErrorMedian()).as(name).isPositive().isLessThanOrEqualTo(f.stopsErrorP90());
+            assertThat(f.withinGoal()).as(name).isBetween(0.0, 1.0);
+            boolean colour = name.startsWith("colour");
+            assertThat(f.deltaE00P90().isPresent()).as(name).isEqualTo(colour);
+            assertThat(f.gradeErrorP90().isPresent()).as(name).isEqualTo(name.startsWith("mono"));
+        });
+    }
+
+    @Test
+    void anErrorThatNoSecondLookTakesAwayCostsTheEyeAndNotTheScanner() {
+        List<Result> steady = Trial.run(30, 1, 1);
+        Map<String, Figures> figures = steady.stream().collect(Collectors.toMap(Result::name, Result::figures));
+        assertThat(figures.get("colour-ring-around").deltaE00P90().orElseThrow())
+                .isGreaterThan(FIGURES.get("colour-ring-around").deltaE00P90().orElseThrow());
+        assertThat(figures.get("colour-scan")).isEqualTo(FIGURES.get("colour-scan"));
+    }
+
+    @Test
+    void numbersThatMakeNoTrialAreRefused() {
+        assertThatThrownBy(() -> Trial.run(0, 1, 0)).hasMessageContaining("runs");
+        assertThatThrownBy(() -> Trial.run(1, 1, 1.5)).hasMessageContaining("steady share");
+    }
+}

@@ -1,0 +1,107 @@
+package keyslate.server.benchmark;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.OptionalDouble;
+import keyslate.core.trial.Trial;
+import keyslate.core.trial.Trial.Advice;
+import keyslate.core.trial.Trial.Figures;
+import keyslate.core.trial.Trial.Result;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What {@code ./slate trial} prints. */
+public final class TrialReport {
+    public static final int USUAL_RUNS = 200;
+    public static final long USUAL_SEED = 1;
+    private static final int PERCENT = 100;
+
+    /**
+     * What was asked for.
+     *
+     * @param runs negatives for each method
+     * @param seed of the first; each further run takes the next
+     * @param steadyPercent share of the variance of cast judgements that is one error all through a run, 0 to 100
+     */
+    public record Asked(int runs, long seed, int steadyPercent, boolean asJson) {}
+
+    private TrialReport() {}
+
+    /** Runs the trial and tells what came out, with a line feed at its end. */
+    public static String of(Asked asked) {
+        List<Result> results = Trial.run(asked.runs(), asked.seed(), asked.steadyPercent() / (double) PERCENT);
+        return asked.asJson() ? json(results) : table(results, asked);
+    }
+
+    private static String json(List<Result> results) {
+        List<Map<String, Object>> methods =
+                results.stream().map(TrialReport::method).toList();
+        return JsonMapper.shared().writeValueAsString(Map.of("methods", methods)) + "\n";
+    }
+
+    /** A figure that a method has not, such as the grade of a colour print, is null. */
+    private static Map<String, Object> method(Result result) {
+        Figures f = result.figures();
+        Map<String, Object> method = new LinkedHashMap<>();
+        method.put("name", result.name());
+        method.put("runs", result.runs());
+        method.put("piecesMedian", f.piecesMedian());
+        method.put("piecesP90", f.piecesP90());
+        method.put("withinGoal", f.withinGoal());
+        method.put("stopsErrorP90", f.stopsErrorP90());
+        method.put(
+                "gradeErrorP90",
+                f.gradeErrorP90().isPresent() ? f.gradeErrorP90().getAsDouble() : null);
+        method.put("deltaE00P90", f.deltaE00P90().isPresent() ? f.deltaE00P90().getAsDouble() : null);
+        return method;
+    }
+
+    private static String table(List<Result> results, Asked asked) {
+        StringBuilder text = new StringBuilder();
+        text.append(asked.runs())
+                .append(" negatives a method, seed ")
+                .append(asked.seed())
+                .append(". Errors are those of the final print: median / 90th percentile.\n")
+                .append(
+                        "Within the goal: 1/12 stop and a quarter grade after 2 pieces (an area: after 2 of its own), or 1/12 stop and")
+                .append(" ΔE00 2 after 3.\n");
+        if (asked.steadyPercent() > 0) {
+            text.append(asked.steadyPercent())
+                    .append(" % of the variance of cast judgements is one error all through a run.\n");
+        }
+        text.append(String.format(
+                "%n%-24s %7s %7s %13s %13s %11s  %s%n",
+                "method", "pieces", "within", "stops", "grades", "ΔE00", "advice"));
+        results.forEach(r -> text.append(line(r)));
+        return text.toString();
+    }
+
+    private static String line(Result r) {
+        Figures f = r.figures();
+        return String.format(
+                Locale.ROOT,
+                "%-24s %7s %5.0f %% %13s %13s %11s  %s%n",
+                r.name(),
+                f.piecesMedian() + " / " + f.piecesP90(),
+                PERCENT * f.withinGoal(),
+                pair("%.3f", OptionalDouble.of(f.stopsErrorMedian()), OptionalDouble.of(f.stopsErrorP90())),
+                pair("%.3f", f.gradeErrorMedian(), f.gradeErrorP90()),
+                pair("%.2f", f.deltaE00Median(), f.deltaE00P90()),
+                says(r.advice()));
+    }
+
+    private static String pair(String format, OptionalDouble median, OptionalDouble ninety) {
+        return median.isEmpty()
+                ? "–"
+                : String.format(Locale.ROOT, format + " / " + format, median.getAsDouble(), ninety.getAsDouble());
+    }
+
+    private static String says(Advice advice) {
+        return switch (advice) {
+            case STATION -> "given by a station";
+            case CORE_ONLY -> "in the core; its station is not built yet";
+            case CRAFT_RULES -> "none: plain rules, for comparison";
+        };
+    }
+}
