@@ -1,6 +1,7 @@
 package keyslate.server;
 
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.responses.ApiResponse;
 import io.swagger.v3.oas.models.servers.Server;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
@@ -8,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import keyslate.server.bench.BenchViews;
+import keyslate.server.calculation.Calculates;
 import keyslate.server.judge.DecisionViews;
 import keyslate.server.negative.RollViews;
 import keyslate.server.print.RunViews;
@@ -15,28 +17,53 @@ import keyslate.server.slate.SlateRequests;
 import keyslate.server.slate.SlateViews;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springdoc.core.customizers.OperationCustomizer;
+import org.springframework.aop.support.AopUtils;
 import org.springframework.boot.test.context.TestConfiguration;
+import org.springframework.context.ApplicationContext;
 import org.springframework.context.annotation.Bean;
+import org.springframework.web.bind.annotation.RestController;
 
 /** Makes the generated description say what the records say: a component is required unless it is {@code @Nullable}. */
 @TestConfiguration
 class ApiDescription {
     private static final List<Class<?>> HOLDERS = List.of(
             BenchViews.class,
+            classNamed("keyslate.server.calculation.CalculationViews"),
             DecisionViews.class,
             RollViews.class,
             RunViews.class,
             SlateRequests.class,
             SlateViews.class);
 
+    /** What a calculation tells, and how it refuses. */
     @Bean
-    OpenApiCustomizer nullableFromRecords() {
-        Map<String, Class<?>> records = new HashMap<>();
-        for (Class<?> holder : HOLDERS) {
-            register(records, holder);
-        }
-        register(records, classNamed("keyslate.server.local.LocalChangeController"));
+    OperationCustomizer calculations() {
+        return (operation, handler) -> {
+            Calculates says = handler.getMethodAnnotation(Calculates.class);
+            if (says != null) {
+                operation.setSummary(says.value());
+                operation
+                        .getResponses()
+                        .addApiResponse(
+                                "422",
+                                new ApiResponse()
+                                        .description("A problem document; errors names each field by its JSON pointer"
+                                                + " with E_NAN, E_NONPOS, E_NEG, E_RANGE, E_SHAPE, E_INFEASIBLE or"
+                                                + " E_TYPE."));
+            }
+            return operation;
+        };
+    }
+
+    @Bean
+    OpenApiCustomizer nullableFromRecords(ApplicationContext context) {
         return api -> {
+            Map<String, Class<?>> records = new HashMap<>();
+            HOLDERS.forEach(holder -> register(records, holder));
+            context.getBeansWithAnnotation(RestController.class)
+                    .values()
+                    .forEach(controller -> register(records, AopUtils.getTargetClass(controller)));
             api.setServers(List.of(new Server().url("/")));
             api.getInfo().title("Key Slate").version("1");
             api.getComponents().getSchemas().forEach((name, schema) -> {
@@ -55,6 +82,7 @@ class ApiDescription {
         }
     }
 
+    /** A holder that only its package sees. */
     private static Class<?> classNamed(String name) {
         try {
             return Class.forName(name);

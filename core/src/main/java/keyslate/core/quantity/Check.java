@@ -5,17 +5,26 @@ import keyslate.core.quantity.QuantityException.Kind;
 
 /** The checks that every quantity shares; each returns the value, with −0.0 made 0.0. */
 public final class Check {
+    /** No quantity of the craft in any unit is larger, and what is computed from several of this size is still finite. */
+    private static final double LARGEST = 1e15;
+
+    private static final double SMALLEST = 1e-15;
+
     private Check() {}
 
-    /** Any finite number. */
+    /** Any finite number up to ±10^15. */
     public static double finite(String parameter, double value) {
         if (!Double.isFinite(value)) {
             throw new QuantityException(Kind.NOT_A_NUMBER, parameter, parameter + " must be a number, was " + value);
         }
+        if (Math.abs(value) > LARGEST) {
+            throw new QuantityException(
+                    Kind.OUT_OF_RANGE, parameter, parameter + " is too large to be meant, was " + shown(value));
+        }
         return value + 0.0;
     }
 
-    /** A finite number above 0. */
+    /** A finite number above 0, at least 10^−15, so that it can be divided by. */
     public static double positive(String parameter, double value, String unit) {
         finite(parameter, value);
         if (value <= 0) {
@@ -23,6 +32,10 @@ public final class Check {
                     Kind.NOT_POSITIVE,
                     parameter,
                     parameter + " must be more than 0" + unit(unit) + ", was " + shown(value) + unit(unit));
+        }
+        if (value < SMALLEST) {
+            throw new QuantityException(
+                    Kind.OUT_OF_RANGE, parameter, parameter + " is too small to be meant, was " + shown(value));
         }
         return value;
     }

@@ -1,6 +1,7 @@
 package keyslate.server.web;
 
 import java.net.URI;
+import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
 import keyslate.core.quantity.QuantityException;
@@ -83,6 +84,12 @@ class Problems extends ResponseEntityExceptionHandler {
 
     private static String expected(Class<?> type) {
         boolean number = type != null && (Number.class.isAssignableFrom(type) || type.isPrimitive());
+        if (type != null && type.isEnum()) {
+            return "one of "
+                    + Arrays.stream(type.getEnumConstants())
+                            .map(Object::toString)
+                            .collect(Collectors.joining(", ")) + " belongs here";
+        }
         return number ? "a number belongs here" : "this does not belong here";
     }
 

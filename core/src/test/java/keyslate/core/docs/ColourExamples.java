@@ -1,0 +1,118 @@
+package keyslate.core.docs;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.ToDoubleFunction;
+import keyslate.core.colour.CastCorrection;
+import keyslate.core.colour.CastEvidence;
+import keyslate.core.colour.ColourBalance;
+import keyslate.core.colour.ColourDifference;
+import keyslate.core.colour.ColourFilm;
+import keyslate.core.colour.ColourPaper;
+import keyslate.core.colour.DyeImage;
+import keyslate.core.colour.FilterSet;
+import keyslate.core.colour.HeadDial;
+import keyslate.core.colour.Hue;
+import keyslate.core.colour.Layers;
+import keyslate.core.colour.NeutralRemoval;
+import keyslate.core.colour.RingAround;
+import keyslate.core.colour.ViewingLight;
+import keyslate.core.colour.WetPrint;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.FilterPack;
+import keyslate.core.quantity.FilterShift;
+import keyslate.core.quantity.Stops;
+
+/** The code behind the worked examples of docs/formulas/colour.md. */
+final class ColourExamples {
+    private ColourExamples() {}
+
+    static Map<String, ToDoubleFunction<Example>> formulas() {
+        Map<String, ToDoubleFunction<Example>> formulas = new HashMap<>();
+        formulas.put("COL-01", e -> NeutralRemoval.of(shift(e)).timeFactor());
+        formulas.put("COL-02", e -> NeutralRemoval.withoutCyan(shift(e)).pack().inMagenta());
+        formulas.put("COL-03", e -> FilterSet.GEL.layerDensity(FilterPack.of(0, e.at("magenta"), e.at("yellow")), 1));
+        formulas.put(
+                "COL-04",
+                e -> FilterSet.IDEAL.timeFactor(
+                        FilterPack.of(0, e.at("magenta"), 0),
+                        FilterPack.of(0, e.at("magenta") + e.at("more"), 0),
+                        FilterSet.Weights.GREEN,
+                        0,
+                        0));
+        formulas.put(
+                "COL-05",
+                e -> CastCorrection.of(Hue.R, e.at("points"), CastCorrection.Process.NEGATIVE, CastCorrection.Way.ADD)
+                        .inYellow());
+        formulas.put(
+                "COL-06",
+                e -> CastCorrection.byViewingFilter(Hue.G, e.at("strength"), e.at("gain"))
+                        .inMagenta());
+        formulas.put("COL-07", e -> ring(e, false).get(1).time().inSeconds());
+        formulas.put("COL-08", e -> ring(e, true).get(2).time().inSeconds());
+        formulas.put(
+                "COL-09", e -> HeadDial.of(new double[][] {{0, 0}, {200, 150}}).pointsAt(e.at("dial")));
+        formulas.put("COL-10", e -> HeadDial.partlyInserted(e.at("share"), e.at("full")));
+        formulas.put("COL-11", e -> grey(e).red());
+        formulas.put("COL-12", e -> ColourPaper.amount(e.at("log")));
+        formulas.put("COL-13", e -> ColourPaper.castGain(e.at("amount"), e.at("points")));
+        formulas.put("COL-14", e -> ColourPaper.castWeight(e.at("amount"), e.at("reference")));
+        formulas.put("COL-15", e -> ColourPaper.lampShift(e.at("kelvin")).red());
+        formulas.put("COL-17", e -> new ViewingLight(e.at("kelvin")).white()[0]);
+        formulas.put("COL-18", e -> dyes(e).in(ViewingLight.USUAL).visualDensity());
+        formulas.put("COL-19", e -> dyes(e).integralDensity().red());
+        formulas.put(
+                "COL-21",
+                e -> DyeImage.looking(e.at("lightness"), 0, 0, ViewingLight.USUAL)
+                        .amounts()
+                        .red());
+        formulas.put(
+                "COL-22",
+                e -> ColourBalance.of(grey(e), e.at("density"), 3200, FilterSet.DICHROIC)
+                        .pack()
+                        .inMagenta());
+        formulas.put(
+                "COL-24",
+                e -> WetPrint.USUAL
+                        .dryFromWet(new Layers(e.at("wet"), e.at("wet"), e.at("wet")))
+                        .red());
+        formulas.put(
+                "COL-27",
+                e -> ColourDifference.of(
+                        e.at("lightness"), e.at("magenta"), e.at("yellow"), e.at("lightness"), 0, e.at("other")));
+        formulas.put(
+                "COL-28",
+                e -> CastEvidence.weighed(
+                                List.of(new CastEvidence.Judged(
+                                        FilterPack.of(0, e.at("magenta"), e.at("magenta")), e.at("cast"), 0)),
+                                0.5)
+                        .pack()
+                        .inMagenta());
+        return formulas;
+    }
+
+    private static Layers grey(Example e) {
+        return ColourFilm.printingDensity(new Layers(e.at("scene"), e.at("scene"), e.at("scene")), Stops.ZERO);
+    }
+
+    private static DyeImage dyes(Example e) {
+        return new DyeImage(new Layers(e.at("cyan"), e.at("magenta"), e.at("yellow")));
+    }
+
+    private static List<RingAround.Patch> ring(Example e, boolean mixtures) {
+        return RingAround.plan(
+                FilterPack.of(0, e.at("magenta"), e.at("yellow")),
+                ExposureTime.ofSeconds(10),
+                e.at("step"),
+                1,
+                mixtures,
+                List.of(),
+                FilterSet.IDEAL,
+                FilterSet.Weights.GREEN);
+    }
+
+    private static FilterShift shift(Example e) {
+        return FilterShift.of(e.at("cyan"), e.at("magenta"), e.at("yellow"));
+    }
+}

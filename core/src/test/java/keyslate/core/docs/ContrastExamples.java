@@ -1,0 +1,89 @@
+package keyslate.core.docs;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.function.ToDoubleFunction;
+import keyslate.core.contrast.ColourHead;
+import keyslate.core.contrast.ColourMask;
+import keyslate.core.contrast.GradeAdvice;
+import keyslate.core.contrast.GradeScale;
+import keyslate.core.contrast.MixedBurn;
+import keyslate.core.contrast.SchoolFactors;
+import keyslate.core.contrast.SplitExposure;
+import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.quantity.Density;
+import keyslate.core.quantity.Grade;
+
+/** The code behind the worked examples of docs/formulas/contrast.md. */
+final class ContrastExamples {
+    private static final VariableContrastPaper PAPER = new VariableContrastPaper();
+
+    private ContrastExamples() {}
+
+    static Map<String, ToDoubleFunction<Example>> formulas() {
+        Map<String, ToDoubleFunction<Example>> formulas = new HashMap<>();
+        SplitExposure split = new SplitExposure(PAPER, Grade.of(-1), Grade.of(5));
+        ColourHead head = new ColourHead(PAPER);
+        formulas.put("CON-01", e -> GradeScale.isoRangeOf(Grade.of(e.at("grade"))));
+        formulas.put("CON-02", e -> PAPER.netDensity(e.at("blue"), e.at("green")));
+        formulas.put("CON-03", e -> PAPER.isoRange(e.at("ratio")));
+        formulas.put(
+                "CON-04",
+                e -> (PAPER.logTimeFor(0.6, Grade.of(e.at("grade"))) - PAPER.logTimeFor(0.6, Grade.of(e.at("from"))))
+                        / Math.log10(2));
+        formulas.put("CON-05", e -> PAPER.pivotFactor(Grade.of(e.at("from")), Grade.of(e.at("to")), e.at("net")));
+        formulas.put(
+                "CON-06", e -> GradeAdvice.neededRange(Grade.of(e.at("grade")), e.time("whites"), e.time("blacks")));
+        formulas.put(
+                "CON-07",
+                e -> GradeAdvice.exact(
+                                PAPER,
+                                Grade.of(e.at("grade")),
+                                e.time("high"),
+                                e.time("shadow"),
+                                e.at("high net"),
+                                e.at("shadow net"))
+                        .grade()
+                        .onScale());
+        formulas.put(
+                "CON-08",
+                e -> split.equivalent(e.at("soft"), e.at("hard")).time().inSeconds());
+        formulas.put(
+                "CON-09", e -> split.of(Grade.of(e.at("grade")), e.time("time")).softSeconds());
+        formulas.put("CON-10", e -> split.sensitivity(e.at("soft"), e.at("hard"), Density.of(e.at("tone")), true));
+        formulas.put(
+                "CON-11",
+                e -> split.find(
+                                SplitExposure.School.EXACT,
+                                Density.of(e.at("high")),
+                                Density.of(e.at("shadow")),
+                                e.at("white"),
+                                e.at("black"))
+                        .pair()
+                        .softSeconds());
+        formulas.put("CON-12", e -> SchoolFactors.DOUBLE_FROM_4.factor(Grade.of(e.at("from")), Grade.of(e.at("to"))));
+        formulas.put(
+                "CON-13", e -> head.lightOf(e.at("yellow"), e.at("magenta")).isoRange());
+        formulas.put("CON-14", e -> head.single(Grade.of(e.at("grade"))).yellow());
+        formulas.put(
+                "CON-15",
+                e -> head.dual(Grade.of(e.at("grade")), e.at("slower")).yellow());
+        formulas.put(
+                "CON-16",
+                e -> new MixedBurn(PAPER)
+                        .of(
+                                Grade.of(e.at("base")),
+                                e.time("time"),
+                                e.at("tone"),
+                                e.stops("change"),
+                                Grade.of(e.at("burn")))
+                        .effective()
+                        .inStops());
+        formulas.put(
+                "CON-17",
+                e -> ColourMask.over(PAPER, Grade.of(e.at("grade")), e.at("yellow"), 0)
+                        .grade()
+                        .onScale());
+        return formulas;
+    }
+}

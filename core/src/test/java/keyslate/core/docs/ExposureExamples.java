@@ -1,0 +1,165 @@
+package keyslate.core.docs;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.ToDoubleFunction;
+import keyslate.core.exposure.ApertureMark;
+import keyslate.core.exposure.ApertureTrade;
+import keyslate.core.exposure.CheckStrip;
+import keyslate.core.exposure.CoverStrip;
+import keyslate.core.exposure.LampLag;
+import keyslate.core.exposure.PaperSpeed;
+import keyslate.core.exposure.PatchPick;
+import keyslate.core.exposure.Reciprocity;
+import keyslate.core.exposure.StepWedge;
+import keyslate.core.exposure.TestSeries;
+import keyslate.core.exposure.TimeEvidence;
+import keyslate.core.exposure.TimerSteps;
+import keyslate.core.exposure.WorkableTime;
+import keyslate.core.quantity.Density;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.FNumber;
+import keyslate.core.quantity.Stops;
+
+/** The code behind the worked examples of docs/formulas/exposure.md. */
+final class ExposureExamples {
+    private ExposureExamples() {}
+
+    static Map<String, ToDoubleFunction<Example>> formulas() {
+        Map<String, ToDoubleFunction<Example>> formulas = new HashMap<>();
+        formulas.put("EXP-01", e -> e.time("to").stopsFrom(e.time("from")).inStops());
+        formulas.put("EXP-02", e -> e.time("time").plus(e.stops("change")).inSeconds());
+        formulas.put(
+                "EXP-03",
+                e -> FNumber.ofSteps(e.count("step"), e.count("per stop")).inFStops());
+        formulas.put("EXP-04", e -> e.f("from").lightChangeTo(e.f("to")).inStops());
+        formulas.put(
+                "EXP-05",
+                e -> ApertureMark.ofEngraved(e.at("engraved"), e.count("per stop"))
+                        .trueNumber()
+                        .inFStops());
+        formulas.put(
+                "EXP-06",
+                e -> ApertureTrade.timeAt(e.time("time"), e.f("from"), e.f("to"))
+                        .inSeconds());
+        formulas.put(
+                "EXP-07",
+                e -> ApertureTrade.openingFor(e.time("time"), e.f("from"), e.time("wanted"))
+                        .inFStops());
+        formulas.put(
+                "EXP-08",
+                e -> TimerSteps.tenths().nearest(e.time("time")).time().inSeconds());
+        formulas.put("EXP-09", e -> lag(e).receivedSeconds(e.time("set")));
+        formulas.put(
+                "EXP-10",
+                e -> LampLag.fromTest(e.count("bursts"), e.time("each"), e.time("match"))
+                        .inSeconds());
+        formulas.put(
+                "EXP-11",
+                e -> lag(e).oneBurstFor(e.count("bursts"), e.time("each")).inSeconds());
+        formulas.put("EXP-12", e -> LampLag.firstOrderReceivedSeconds(e.at("set"), e.at("rise"), e.at("afterglow")));
+        formulas.put("EXP-13", e -> patch(e, equalStops(e)));
+        formulas.put(
+                "EXP-14",
+                e -> patch(e, TestSeries.equalStopsAbout(e.time("centre"), e.stops("step"), e.count("patches"))));
+        formulas.put(
+                "EXP-15", e -> patch(e, TestSeries.equalSeconds(e.time("first"), e.at("step"), e.count("patches"))));
+        formulas.put(
+                "EXP-16",
+                e -> patch(e, TestSeries.apertureLadder(e.time("first"), e.stops("step"), e.count("patches"))));
+        formulas.put(
+                "EXP-17",
+                e -> CoverStrip.plan(equalStops(e), TimerSteps.tenths(), lag(e), 0)
+                        .patches()
+                        .get(e.count("patch") - 1)
+                        .burst()
+                        .inSeconds());
+        formulas.put(
+                "EXP-18",
+                e -> WorkableTime.atLeast(
+                                e.time("time"),
+                                ApertureMark.ofEngraved(e.at("from"), e.count("per stop")),
+                                e.time("shortest"),
+                                e.count("per stop"),
+                                ApertureMark.ofEngraved(e.at("smallest"), e.count("per stop")))
+                        .time()
+                        .inSeconds());
+        formulas.put(
+                "EXP-19", e -> new PatchPick(0, e.at("weight")).timeOn(two(e)).inSeconds());
+        formulas.put("EXP-20", e -> new PatchPick(0, 0).uncertaintyOn(two(e)).inStops());
+        formulas.put("EXP-21", e -> paper(e).actual(e.time("time")).inSeconds());
+        formulas.put(
+                "EXP-22", e -> paper(e).scaled(e.time("time"), e.at("factor")).inSeconds());
+        formulas.put(
+                "EXP-23", e -> paper(e).worthSeconds(List.of(e.time("each"), e.time("each")), e.at("independence")));
+        formulas.put(
+                "EXP-24",
+                e -> StepWedge.times(e.time("time"), List.of(Density.of(e.at("density"))))
+                        .get(0)
+                        .inSeconds());
+        formulas.put(
+                "EXP-25",
+                e -> StepWedge.exposureFor(e.time("wanted"), Density.of(e.at("density")))
+                        .inSeconds());
+        formulas.put("EXP-26", e -> PaperSpeed.isoSpeed(e.at("log")));
+        formulas.put(
+                "EXP-27",
+                e -> PaperSpeed.timeOn(e.time("time"), e.at("before"), e.at("after"))
+                        .inSeconds());
+        formulas.put(
+                "EXP-28",
+                e -> PaperSpeed.allowingForDryDown(e.time("time"), e.at("percent"))
+                        .inSeconds());
+        formulas.put(
+                "EXP-29",
+                e -> CheckStrip.after(ExposureTime.ofSeconds(10), e.stops("uncertainty"))
+                        .orElseThrow()
+                        .patches());
+        formulas.put(
+                "EXP-30",
+                e -> CheckStrip.beyond(
+                                TestSeries.equalStops(
+                                        e.time("first"),
+                                        e.time("last")
+                                                .stopsFrom(e.time("first"))
+                                                .times(1.0 / (e.count("patches") - 1)),
+                                        e.count("patches")),
+                                true)
+                        .centre()
+                        .plus(e.time("last").stopsFrom(e.time("first")).times(0.5))
+                        .inSeconds());
+        formulas.put(
+                "EXP-31",
+                e -> TimeEvidence.weighed(List.of(
+                                new TimeEvidence.Reading(e.time("one"), Stops.ofFraction(1, 4)),
+                                new TimeEvidence.Reading(e.time("other"), Stops.of(1 / (4 * e.at("surer"))))))
+                        .time()
+                        .inSeconds());
+        formulas.put("EXP-32", e -> {
+            CheckStrip first = CheckStrip.first(e.time("guess"));
+            return patch(e, TestSeries.equalStopsAbout(first.centre(), first.step(), first.patches()));
+        });
+        return formulas;
+    }
+
+    private static Reciprocity paper(Example e) {
+        return new Reciprocity(e.at("exponent"), 1);
+    }
+
+    private static LampLag lag(Example e) {
+        return LampLag.ofSeconds(e.at("lag"));
+    }
+
+    private static List<ExposureTime> equalStops(Example e) {
+        return TestSeries.equalStops(e.time("first"), e.stops("step"), e.count("patches"));
+    }
+
+    private static double patch(Example e, List<ExposureTime> series) {
+        return series.get(e.count("patch") - 1).inSeconds();
+    }
+
+    private static List<ExposureTime> two(Example e) {
+        return List.of(e.time("lower"), e.time("upper"));
+    }
+}

@@ -1,0 +1,68 @@
+package keyslate.core.docs;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+import keyslate.core.exposure.LampLag;
+import keyslate.core.local.CarriedWork;
+import keyslate.core.local.HandLimits;
+import keyslate.core.local.LocalChange;
+import keyslate.core.local.MaskChart;
+import keyslate.core.local.RunSchedule;
+
+/** The code behind the worked examples of docs/formulas/local.md. */
+final class LocalExamples {
+    private LocalExamples() {}
+
+    static Map<String, ToDoubleFunction<Example>> formulas() {
+        Map<String, ToDoubleFunction<Example>> formulas = new HashMap<>();
+        formulas.put("LOC-01", e -> e.change().secondsOn(e.time("base")));
+        formulas.put("LOC-02", e -> e.change().secondsOn(e.time("base")));
+        formulas.put(
+                "LOC-03", e -> LocalChange.ofPercent(e.at("percent")).change().inStops());
+        formulas.put(
+                "LOC-04",
+                e -> HandLimits.DEFAULT
+                        .check(e.time("base"), e.change(), e.count("per stop"))
+                        .stopDown()
+                        .inStops());
+        formulas.put(
+                "LOC-05",
+                e -> HandLimits.penumbra(e.mm("pupil"), e.mm("lens"), e.mm("height"))
+                        .inMm());
+        formulas.put("LOC-06", e -> HandLimits.shadowScale(e.mm("lens"), e.mm("height")));
+        formulas.put(
+                "LOC-07",
+                e -> HandLimits.heightFor(e.mm("pupil"), e.mm("lens"), e.mm("width"))
+                        .inMm());
+        formulas.put(
+                "LOC-08",
+                e -> RunSchedule.plan(
+                                e.time("base"),
+                                List.of(new RunSchedule.Hold("held", LocalChange.ofStops(e.at("hold")))),
+                                List.of(new RunSchedule.Burn(
+                                        "burned", LocalChange.ofStops(e.at("burn")), Optional.empty())),
+                                2,
+                                lag(e))
+                        .totalSetSeconds());
+        formulas.put("LOC-12", e -> MaskChart.pixels(e.at("length"), e.at("resolution")));
+        formulas.put("LOC-13", e -> MaskChart.scale(1, e.at("nominal"), e.at("measured")));
+        formulas.put(
+                "LOC-14",
+                e -> CarriedWork.onto(e.time("base"), Map.of("area", e.change()), false)
+                        .seconds()
+                        .get("area"));
+        formulas.put(
+                "LOC-15",
+                e -> LocalChange.between(e.time("base"), e.time("area"))
+                        .change()
+                        .inStops());
+        return formulas;
+    }
+
+    private static LampLag lag(Example e) {
+        return LampLag.ofSeconds(e.at("lag"));
+    }
+}

@@ -1,0 +1,57 @@
+package keyslate.core.docs;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+import keyslate.core.contrast.GradeFilter;
+import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.exposure.PatchPick;
+import keyslate.core.exposure.TestSeries;
+import keyslate.core.quantity.Grade;
+import keyslate.core.reading.NextRecipe;
+import keyslate.core.reading.ScanDensity;
+import keyslate.core.reading.StripMatch;
+import keyslate.core.reading.StripReading;
+
+/** The code behind the worked examples of docs/formulas/reading.md. */
+final class ReadingExamples {
+    private static final VariableContrastPaper PAPER = new VariableContrastPaper();
+
+    private ReadingExamples() {}
+
+    static Map<String, ToDoubleFunction<Example>> formulas() {
+        Map<String, ToDoubleFunction<Example>> formulas = new HashMap<>();
+        formulas.put(
+                "REA-03",
+                e -> NextRecipe.after(PAPER, filter(e.at("grade")), e.time("time"), e.stops("darker"), e.at("harder"))
+                        .time()
+                        .inSeconds());
+        formulas.put("REA-05", e -> ScanDensity.byReference(e.at("code"), e.at("reference"), e.at("density")));
+        formulas.put(
+                "REA-07",
+                e -> StripMatch.at(
+                                List.of(e.time("first"), e.time("second")),
+                                new double[] {e.at("light"), e.at("dark")},
+                                e.at("wanted"),
+                                StripMatch.Between.LINEAR)
+                        .time()
+                        .inSeconds());
+        formulas.put(
+                "REA-12",
+                e -> StripReading.of(
+                                PAPER,
+                                filter(e.at("grade")),
+                                TestSeries.equalStops(e.time("whites"), e.stops("late"), 2),
+                                PatchPick.ofPosition(0),
+                                Optional.of(PatchPick.ofPosition(1)))
+                        .time()
+                        .inSeconds());
+        return formulas;
+    }
+
+    private static GradeFilter filter(double grade) {
+        return GradeFilter.nearest(Grade.of(grade));
+    }
+}

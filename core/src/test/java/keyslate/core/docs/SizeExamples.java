@@ -1,0 +1,81 @@
+package keyslate.core.docs;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.ToDoubleFunction;
+import keyslate.core.exposure.Reciprocity;
+import keyslate.core.quantity.Length;
+import keyslate.core.size.CutPlan;
+import keyslate.core.size.CutYield;
+import keyslate.core.size.PrintFit;
+import keyslate.core.size.SizeChange;
+import keyslate.core.size.ThinLens;
+
+/** The code behind the worked examples of docs/formulas/size.md. */
+final class SizeExamples {
+    private SizeExamples() {}
+
+    static Map<String, ToDoubleFunction<Example>> formulas() {
+        Map<String, ToDoubleFunction<Example>> formulas = new HashMap<>();
+        formulas.put("SIZ-01", e -> {
+            List<Double> sides = List.copyOf(e.given().values());
+            return PrintFit.of(
+                            Length.ofMm(sides.get(0)),
+                            Length.ofMm(sides.get(1)),
+                            Length.ofMm(sides.get(2)),
+                            Length.ofMm(sides.get(3)),
+                            PrintFit.Way.WHOLE_PICTURE)
+                    .magnification()
+                    .inTimes();
+        });
+        formulas.put("SIZ-02", e -> SizeChange.timeFactor(e.times("from"), e.times("to"), e.at("pupil")));
+        formulas.put("SIZ-03", e -> lens(e).filmToLens(e.times("at")).inMm());
+        formulas.put("SIZ-04", e -> lens(e).lensToPaper(e.times("at")).inMm());
+        formulas.put(
+                "SIZ-05",
+                e -> lens(e).magnificationAt(e.mm("total"), Length.ZERO).inTimes());
+        formulas.put(
+                "SIZ-06", e -> ThinLens.cornerLoss(e.mm("radius"), e.mm("lens")).inStops());
+        formulas.put(
+                "SIZ-07",
+                e -> SizeChange.timeByMeter(e.time("time"), e.at("before"), e.at("after"))
+                        .inSeconds());
+        formulas.put(
+                "SIZ-08",
+                e -> SizeChange.timeByDistance(e.time("time"), e.mm("before"), e.mm("after"))
+                        .inSeconds());
+        formulas.put(
+                "SIZ-09",
+                e -> SizeChange.rescaled(
+                                e.time("time"),
+                                e.f("from"),
+                                e.times("at"),
+                                e.f("to"),
+                                e.times("then"),
+                                1,
+                                e.at("added"),
+                                Reciprocity.NONE)
+                        .inSeconds());
+        formulas.put(
+                "SIZ-10",
+                e -> SizeChange.shortcutErrors(lens(e), e.times("from"), e.times("to"), 1, Length.ZERO)
+                        .bySize()
+                        .inStops());
+        formulas.put("SIZ-11", e -> CutYield.of(e.mm("sheet"), e.mm("long"), e.mm("piece"), e.mm("deep"), true));
+        formulas.put("SIZ-12", e -> CutYield.strips(e.mm("wide"), e.mm("deep"), e.mm("strip")));
+        formulas.put(
+                "SIZ-13",
+                e -> CutPlan.of(
+                                e.mm("sheet"),
+                                e.mm("long"),
+                                List.of(new CutPlan.Piece("piece", e.mm("piece"), e.mm("deep"), e.count("pieces"))))
+                        .orElseThrow()
+                        .cuts());
+        return formulas;
+    }
+
+    private static ThinLens lens(Example e) {
+        return new ThinLens(e.mm("focal"));
+    }
+}

@@ -1,0 +1,228 @@
+package keyslate.server.calculation;
+
+import java.util.List;
+import java.util.Optional;
+import keyslate.core.contrast.GradeFilter;
+import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.exposure.CheckStrip;
+import keyslate.core.exposure.CoverStrip;
+import keyslate.core.exposure.LampLag;
+import keyslate.core.exposure.PatchPick;
+import keyslate.core.exposure.StepWedge;
+import keyslate.core.exposure.TestSeries;
+import keyslate.core.exposure.TimeEvidence;
+import keyslate.core.exposure.TimerSteps;
+import keyslate.core.quantity.Density;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Stops;
+import keyslate.core.reading.NextRecipe;
+import keyslate.core.reading.StripReading;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Test strips: planned, read, followed by another. */
+@RestController
+@RequestMapping("/api/calculations")
+class StripCalculationsController {
+    private final VariableContrastPaper paper;
+
+    StripCalculationsController(VariableContrastPaper paper) {
+        this.paper = paper;
+    }
+
+    /** How the patches follow each other. */
+    enum Series {
+        EQUAL_STOPS,
+        EQUAL_SECONDS
+    }
+
+    /**
+     * A strip about a centre.
+     *
+     * @param step stops or seconds, as the series has it
+     * @param patches 2 to 15
+     * @param lagSeconds of the lamp, added to each burst
+     * @param timerStepSeconds step of the timer, up to 999.9 s
+     */
+    record TestStripRequest(
+            Series series,
+            double centreSeconds,
+            double step,
+            int patches,
+            double lagSeconds,
+            double timerStepSeconds) {}
+
+    /** A patch: what it receives in all, the burst that ends with it being covered, and how far rounding put it off. */
+    record TestPatch(double totalSeconds, double burstSeconds, double errorStops, boolean tooShort) {}
+
+    record TestStripAnswer(List<TestPatch> patches, double totalSetSeconds, List<String> formulas) {}
+
+    @Calculates("Bursts of a strip that is covered patch by patch (EXP-14, EXP-15, EXP-17, EXP-08)")
+    @PostMapping("/test-strip")
+    TestStripAnswer testStrip(@RequestBody TestStripRequest asked) {
+        Given given = new Given();
+        given.required("/series", asked.series());
+        ExposureTime centre = given.time("/centreSeconds", asked.centreSeconds());
+        LampLag lag = given.of("/lagSeconds", () -> LampLag.ofSeconds(asked.lagSeconds()));
+        TimerSteps timer = given.of(
+                "/timerStepSeconds", () -> TimerSteps.everywhere(asked.timerStepSeconds(), LONGEST_TIMER_SECONDS));
+        given.complete();
+        List<ExposureTime> totals = asked.series() == Series.EQUAL_STOPS
+                ? TestSeries.equalStopsAbout(centre, Stops.of(asked.step()), asked.patches())
+                : TestSeries.equalSecondsAbout(centre, asked.step(), asked.patches());
+        CoverStrip strip = CoverStrip.plan(totals, timer, lag, CoverStrip.SHORTEST_BURST_SECONDS);
+        List<TestPatch> patches = strip.patches().stream()
+                .map(p -> new TestPatch(
+                        p.total().inSeconds(),
+                        p.burst().inSeconds(),
+                        p.roundingError().inStops(),
+                        p.tooShort()))
+                .toList();
+        return new TestStripAnswer(patches, strip.totalSetSeconds(), List.of("EXP-14", "EXP-15", "EXP-17", "EXP-08"));
+    }
+
+    private static final double LONGEST_TIMER_SECONDS = 999.9;
+
+    /** One exposure under the steps of a wedge. */
+    record StepWedgeRequest(double seconds, List<Double> densities) {}
+
+    /** What the paper under each step receives. */
+    record StepWedgeAnswer(List<Double> seconds, List<String> formulas) {}
+
+    @Calculates("Times under the steps of a wedge (EXP-24)")
+    @PostMapping("/step-wedge")
+    StepWedgeAnswer stepWedge(@RequestBody StepWedgeRequest asked) {
+        Given given = new Given();
+        ExposureTime time = given.time("/seconds", asked.seconds());
+        List<Density> steps = given.each("/densities", asked.densities(), (at, d) -> Density.of(d));
+        given.complete();
+        return new StepWedgeAnswer(
+                StepWedge.times(time, steps).stream()
+                        .map(ExposureTime::inSeconds)
+                        .toList(),
+                List.of("EXP-24"));
+    }
+
+    /** A place on a strip, in patches from the first (0); halves and other parts lie between two. */
+    record StripPickRequest(List<Double> totalsSeconds, double place) {}
+
+    record StripPickAnswer(double seconds, double uncertaintyStops, List<String> formulas) {}
+
+    @Calculates("The time at a place on a strip (EXP-19, EXP-20)")
+    @PostMapping("/strip-pick")
+    StripPickAnswer stripPick(@RequestBody StripPickRequest asked) {
+        Given given = new Given();
+        List<ExposureTime> totals = given.times("/totalsSeconds", asked.totalsSeconds());
+        PatchPick pick = given.of("/place", () -> PatchPick.ofPosition(asked.place()));
+        given.complete();
+        return new StripPickAnswer(
+                pick.timeOn(totals).inSeconds(), pick.uncertaintyOn(totals).inStops(), List.of("EXP-19", "EXP-20"));
+    }
+
+    /** Marks as places in patches from the first (0); the black may be left out. The filter is the one the strip was made through. */
+    record StripReadingRequest(
+            String filter,
+            List<Double> totalsSeconds,
+            double whitesAt,
+            @Nullable Double blacksAt) {}
+
+    /** Steps of stops about a time. */
+    record StripPlan(double centreSeconds, double stepStops, int patches) {
+        static StripPlan of(CheckStrip strip) {
+            return new StripPlan(strip.centre().inSeconds(), strip.step().inStops(), strip.patches());
+        }
+    }
+
+    /** What to set; the check strip is there when the reading is not sure enough without one. */
+    record StripReadingAnswer(
+            String filter,
+            double seconds,
+            double uncertaintyStops,
+            @Nullable Double neededIsoRange,
+            @Nullable Double blacksLateStops,
+            @Nullable StripPlan checkStrip,
+            List<String> formulas) {}
+
+    @Calculates("Grade and time from two marks on a strip (REA-12, CON-05, CON-06, EXP-29)")
+    @PostMapping("/strip-reading")
+    StripReadingAnswer stripReading(@RequestBody StripReadingRequest asked) {
+        Given given = new Given();
+        GradeFilter filter = given.filter("/filter", asked.filter());
+        List<ExposureTime> totals = given.times("/totalsSeconds", asked.totalsSeconds());
+        PatchPick whites = given.of("/whitesAt", () -> PatchPick.ofPosition(asked.whitesAt()));
+        PatchPick blacks =
+                asked.blacksAt() == null ? null : given.of("/blacksAt", () -> PatchPick.ofPosition(asked.blacksAt()));
+        given.complete();
+        StripReading reading = StripReading.of(paper, filter, totals, whites, Optional.ofNullable(blacks));
+        return new StripReadingAnswer(
+                reading.filter().label(),
+                reading.time().inSeconds(),
+                reading.uncertainty().inStops(),
+                reading.outcome().map(o -> o.neededRange()).orElse(null),
+                reading.outcome().map(o -> o.blacksLate().inStops()).orElse(null),
+                reading.check().map(StripPlan::of).orElse(null),
+                List.of("REA-12", "CON-05", "CON-06", "EXP-19", "EXP-20", "EXP-29"));
+    }
+
+    /** A reading and how far off it may be. */
+    record CheckStripRequest(double seconds, double uncertaintyStops) {}
+
+    /** No strip when the reading is settled. */
+    record CheckStripAnswer(boolean settled, @Nullable StripPlan strip, List<String> formulas) {}
+
+    @Calculates("The strip that settles what a reading leaves open (EXP-29)")
+    @PostMapping("/check-strip")
+    CheckStripAnswer checkStrip(@RequestBody CheckStripRequest asked) {
+        Given given = new Given();
+        ExposureTime reading = given.time("/seconds", asked.seconds());
+        Stops open = given.stops("/uncertaintyStops", asked.uncertaintyStops());
+        given.complete();
+        Optional<CheckStrip> strip = CheckStrip.after(reading, open);
+        return new CheckStripAnswer(strip.isEmpty(), strip.map(StripPlan::of).orElse(null), List.of("EXP-29"));
+    }
+
+    /** One reading. */
+    record TimeReading(double seconds, double uncertaintyStops) {}
+
+    record TimeEvidenceRequest(List<TimeReading> readings) {}
+
+    record TimeEvidenceAnswer(double seconds, double uncertaintyStops, List<String> formulas) {}
+
+    @Calculates("Several readings of one time together (EXP-31)")
+    @PostMapping("/time-evidence")
+    TimeEvidenceAnswer timeEvidence(@RequestBody TimeEvidenceRequest asked) {
+        Given given = new Given();
+        List<TimeEvidence.Reading> readings = given.each(
+                "/readings",
+                asked.readings(),
+                (at, r) ->
+                        new TimeEvidence.Reading(ExposureTime.ofSeconds(r.seconds()), Stops.of(r.uncertaintyStops())));
+        given.complete();
+        TimeEvidence.Reading both = TimeEvidence.weighed(readings);
+        return new TimeEvidenceAnswer(
+                both.time().inSeconds(), both.uncertainty().inStops(), List.of("EXP-31"));
+    }
+
+    /** What was printed, and how the next print should differ: positive = darker, harder. */
+    record NextRecipeRequest(String filter, double seconds, double darkerStops, double harderGrades) {}
+
+    /** {@code gradeShort}: what was asked for beyond 00 or 5. */
+    record NextRecipeAnswer(String filter, double seconds, double gradeShort, List<String> formulas) {}
+
+    @Calculates("The next print from what is wrong with this one (REA-03)")
+    @PostMapping("/next-recipe")
+    NextRecipeAnswer nextRecipe(@RequestBody NextRecipeRequest asked) {
+        Given given = new Given();
+        GradeFilter filter = given.filter("/filter", asked.filter());
+        ExposureTime time = given.time("/seconds", asked.seconds());
+        Stops darker = given.stops("/darkerStops", asked.darkerStops());
+        double harder = given.number("/harderGrades", asked.harderGrades());
+        given.complete();
+        NextRecipe next = NextRecipe.after(paper, filter, time, darker, harder);
+        return new NextRecipeAnswer(
+                next.filter().label(), next.time().inSeconds(), next.gradeShort(), List.of("REA-03"));
+    }
+}
