@@ -1,4 +1,7 @@
-import type { CSSProperties, ReactNode } from "react";
+import { type CSSProperties, type ReactNode, useState } from "react";
+
+/** How often a preview is asked for again when a newer one of the same slate, from another window, took its turn. */
+const MOST_TRIES = 5;
 
 /** A print lying on the stage, as large as fits, with its white border; what is drawn on it comes as children. */
 export function Print(props: {
@@ -12,7 +15,7 @@ export function Print(props: {
   return (
     <div className={`print stage-print ${props.className ?? ""}`} style={style}>
       {props.source ? (
-        <img src={props.source} alt={props.alt} draggable={false} />
+        <Picture source={props.source} alt={props.alt} />
       ) : (
         <span className="blank-sheet" role="img" aria-label={`${props.alt}: no scan`}>
           no scan of this frame
@@ -20,5 +23,21 @@ export function Print(props: {
       )}
       {props.children}
     </div>
+  );
+}
+
+function Picture(props: { source: string; alt: string }) {
+  const [again, setAgain] = useState({ source: props.source, tries: 0 });
+  const tries = again.source === props.source ? again.tries : 0;
+  const mark = props.source.includes("?") ? "&" : "?";
+  return (
+    <img
+      src={tries === 0 ? props.source : `${props.source}${mark}again=${String(tries)}`}
+      alt={props.alt}
+      draggable={false}
+      onError={() => {
+        if (tries < MOST_TRIES) setAgain({ source: props.source, tries: tries + 1 });
+      }}
+    />
   );
 }

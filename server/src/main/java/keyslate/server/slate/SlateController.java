@@ -32,18 +32,21 @@ class SlateController {
     private final SlateRepository slates;
     private final Rigs rigs;
     private final PreviewRenderer preview;
+    private final NewestWins newest;
 
     SlateController(
             SlateService service,
             SlateAssembler assembler,
             SlateRepository slates,
             Rigs rigs,
-            PreviewRenderer preview) {
+            PreviewRenderer preview,
+            NewestWins newest) {
         this.service = service;
         this.assembler = assembler;
         this.slates = slates;
         this.rigs = rigs;
         this.preview = preview;
+        this.newest = newest;
     }
 
     @PostMapping
@@ -72,7 +75,12 @@ class SlateController {
         return assembler.view(service.redo(id, at.version()));
     }
 
-    /** The computed print of a recipe of this slate; a recipe never changes, so its preview may be kept a while. */
+    private record PreviewAsked(String recipe, boolean local, int side) {}
+
+    /**
+     * The computed print of a recipe of this slate; a recipe never changes, so its preview may be kept a while. Of previews asked for at once the newest wins: an older one
+     * that had not begun is refused as superseded.
+     */
     @GetMapping(path = "/{id}/preview", produces = "image/bmp")
     ResponseEntity<byte[]> preview(
             @PathVariable String id,
@@ -83,7 +91,8 @@ class SlateController {
                 .filter(r -> r.slateId().equals(id))
                 .orElseThrow(NotFoundException.of("recipe"));
         int pixels = Check.count("side", side, 16, PictureFiles.WORKING_SIDE);
-        byte[] bmp = preview.bmp(rigs.of(asked), local, pixels)
+        byte[] bmp = newest.run(
+                        id, new PreviewAsked(recipe, local, pixels), () -> preview.bmp(rigs.of(asked), local, pixels))
                 .orElseThrow(
                         () -> new NotFoundException("This frame was never scanned, so there is nothing to preview."));
         return ResponseEntity.ok()
