@@ -3,6 +3,7 @@ package keyslate.server;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import keyslate.core.trial.Trial;
 import keyslate.server.benchmark.Bench;
 import keyslate.server.benchmark.TrialReport;
@@ -19,7 +20,7 @@ public final class KeySlate {
     public static void main(String[] args) throws Exception {
         System.setProperty("java.awt.headless", "true");
         if (args.length > 0 && "bench".equals(args[0])) {
-            Bench.run(args.length > 1 && "--json".equals(args[1]));
+            Bench.run(bench(args));
             return;
         }
         if (args.length > 0 && "trial".equals(args[0])) {
@@ -80,6 +81,19 @@ public final class KeySlate {
             }
         }
         return settings;
+    }
+
+    private static Bench.Asked bench(String[] args) {
+        boolean asJson = false;
+        Optional<Path> kernels = Optional.empty();
+        for (int i = 1; i < args.length; i++) {
+            switch (args[i]) {
+                case "--json" -> asJson = true;
+                case "--kernel-figures" -> kernels = Optional.of(Path.of(value(args, ++i)));
+                default -> fail("It does not know “" + args[i] + "”. ./slate help lists what it knows.");
+            }
+        }
+        return new Bench.Asked(asJson, kernels);
     }
 
     private static TrialReport.Asked trial(String[] args) {

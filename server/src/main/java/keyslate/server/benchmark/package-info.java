@@ -1,2 +1,2 @@
-/** Figures that ./slate bench prints. */
+/** Figures that ./slate bench and ./slate trial print. */
 package keyslate.server.benchmark;

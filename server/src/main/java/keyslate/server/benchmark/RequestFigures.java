@@ -1,0 +1,77 @@
+package keyslate.server.benchmark;
+
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.Arrays;
+import java.util.Map;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** How long the requests that a user waits for take, whole, from a client on the same machine. */
+final class RequestFigures {
+    static final int WARM_UP = 120;
+    static final int MEASURED = 300;
+    private static final double NANOS_PER_MS = 1e6;
+
+    private final HttpClient http = HttpClient.newHttpClient();
+    private final String base;
+    private final String slate;
+    private final String preview;
+
+    /** For an application with demo data at {@code base}. */
+    RequestFigures(String base) throws IOException, InterruptedException {
+        this.base = base;
+        String id = json("/api/bench").get("slates").get(0).get("id").asString();
+        slate = "/api/slates/" + id;
+        preview = slate + "/preview?side=960&recipe="
+                + json(slate).get("recipe").get("id").asString();
+    }
+
+    void add(Map<String, Double> figures) throws IOException, InterruptedException {
+        put(figures, "previewMonoRequest", preview);
+        put(figures, "slateRequest", slate);
+        put(figures, "benchRequest", "/api/bench");
+    }
+
+    /** Asks for a preview once. */
+    void preview() throws IOException, InterruptedException {
+        get(preview);
+    }
+
+    private void put(Map<String, Double> figures, String name, String path) throws IOException, InterruptedException {
+        for (int i = 0; i < WARM_UP; i++) {
+            get(path);
+        }
+        double[] times = new double[MEASURED];
+        for (int i = 0; i < times.length; i++) {
+            long start = System.nanoTime();
+            get(path);
+            times[i] = (System.nanoTime() - start) / NANOS_PER_MS;
+        }
+        figures.put(name + "MedianMs", rank(times, 0.5));
+        figures.put(name + "P95Ms", rank(times, 0.95));
+    }
+
+    /** The value below which a share of all lies, by the nearest rank. */
+    static double rank(double[] values, double share) {
+        double[] sorted = values.clone();
+        Arrays.sort(sorted);
+        return sorted[Math.max(0, (int) Math.ceil(share * sorted.length) - 1)];
+    }
+
+    private JsonNode json(String path) throws IOException, InterruptedException {
+        return JsonMapper.shared().readTree(get(path));
+    }
+
+    private byte[] get(String path) throws IOException, InterruptedException {
+        HttpRequest request = HttpRequest.newBuilder(URI.create(base + path)).build();
+        HttpResponse<byte[]> response = http.send(request, HttpResponse.BodyHandlers.ofByteArray());
+        if (response.statusCode() != 200) {
+            throw new IOException(path + " answered " + response.statusCode());
+        }
+        return response.body();
+    }
+}
