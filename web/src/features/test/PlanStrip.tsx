@@ -7,6 +7,7 @@ import { QuantityField } from "../../shared/ui/QuantityField";
 import { number, plainStops, seconds, stopsWithUnit } from "../../shared/units/format";
 import { ExposeVerdict } from "../run/ExposeVerdict";
 import { StripOverlay } from "./StripOverlay";
+import { rowsClass } from "./rows";
 
 const STEPS = [1 / 12, 1 / 6, 1 / 4, 1 / 3, 1 / 2, 1];
 
@@ -30,12 +31,12 @@ export function PlanStrip({ slate, edit, switcher }: SlateContext & { switcher: 
       <aside className="panel dense" aria-label="Plan a strip">
         {switcher ?? <h2>Test strip</h2>}
         <Fields slate={slate} edit={edit} />
-        <Patches slate={slate} />
         {plan.notes.map((note) => (
           <p className="note" key={note}>
             {note}
           </p>
         ))}
+        <Patches slate={slate} />
         <ExposeVerdict
           slate={slate}
           kind="STRIP"
@@ -183,7 +184,7 @@ function Fields({ slate, edit }: SlateContext) {
 function Patches({ slate }: Pick<SlateContext, "slate">) {
   if (slate.strip.patches.length === 0) return null;
   return (
-    <table className="rows">
+    <table className={rowsClass(slate.strip.patches.length)}>
       <thead>
         <tr>
           <th scope="col">Patch</th>

@@ -19,6 +19,7 @@ import { Verdict } from "../../shared/ui/Verdict";
 import { plainStops, seconds, stopsWithUnit } from "../../shared/units/format";
 import { Mark } from "./Mark";
 import { type Marked, StripPicture } from "./StripPicture";
+import { rowsClass } from "./rows";
 
 interface Answer {
   answer: "PROPOSED" | "CHECK" | "KEEP_GRADE" | "OWN";
@@ -193,15 +194,12 @@ function Answered(props: {
       >
         Set grade {verdict.filter}, {seconds(verdict.seconds)} s
       </Button>
-      {verdict.check && (
-        <Button
-          className="on-dark-quiet"
-          disabled={props.busy}
-          onClick={() => props.onAnswer({ answer: "CHECK" })}
-        >
-          Set it and check on {verdict.check.patches} patches of {plainStops(verdict.check.stepStops)} stop
-        </Button>
-      )}
+      <OwnRecipe
+        filter={verdict.filter}
+        seconds={verdict.seconds}
+        error={props.fieldError}
+        onTake={(filter, own) => props.onAnswer({ answer: "OWN", filter, seconds: own })}
+      />
       {!same && (
         <Button
           className="on-dark-quiet"
@@ -211,12 +209,15 @@ function Answered(props: {
           Keep {strip.filter}, {seconds(verdict.keepSeconds)} s
         </Button>
       )}
-      <OwnRecipe
-        filter={verdict.filter}
-        seconds={verdict.seconds}
-        error={props.fieldError}
-        onTake={(filter, own) => props.onAnswer({ answer: "OWN", filter, seconds: own })}
-      />
+      {verdict.check && (
+        <Button
+          className="on-dark-quiet"
+          disabled={props.busy}
+          onClick={() => props.onAnswer({ answer: "CHECK" })}
+        >
+          Check it on {verdict.check.patches} × {plainStops(verdict.check.stepStops)} stop
+        </Button>
+      )}
     </Verdict>
   );
 }
@@ -233,7 +234,7 @@ function PatchTable(props: { strip: SheetView; marked: Marked }) {
     return words.join(", ");
   };
   return (
-    <table className="rows">
+    <table className={rowsClass(strip.patches.length)}>
       <thead>
         <tr>
           <th scope="col">Patch</th>

@@ -2,6 +2,9 @@ import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
 import type { SlateView } from "../../shared/api/client";
 import { seconds } from "../../shared/units/format";
 
+/** More patches than this are too narrow for their seconds; the table beside has them. */
+const MOST_WITH_SECONDS = 8;
+
 /** The strip on the picture: where each patch falls, with its seconds. It can be dragged or moved by arrow keys. */
 export function StripOverlay(props: { slate: SlateView; onMove: (place: number) => void }) {
   const { strip, recipe } = props.slate;
@@ -80,7 +83,8 @@ export function StripOverlay(props: { slate: SlateView; onMove: (place: number) 
               height: percent(p.place.height),
             }}
           >
-            <b>{p.number}</b> {seconds(p.totalSeconds)} s
+            <b>{p.number}</b>
+            {strip.patches.length <= MOST_WITH_SECONDS && ` ${seconds(p.totalSeconds)} s`}
           </span>
         ))}
       </div>

@@ -13,7 +13,7 @@ import keyslate.core.quantity.Stops;
 /**
  * What two marks on a strip say: where the whites just hold, and where the first true black stands.
  *
- * <p>REA-12: times by EXP-19, grade by CON-06, time at that grade by CON-05; uncertainty by EXP-20, and three patches when a mark lies on the first or the last
+ * <p>REA-12: times by EXP-19, grade by CON-06, time at that grade by CON-05; uncertainty by EXP-20, and a whole patch when a mark lies on the first or the last
  * one, because the answer may lie beyond it.
  *
  * @param whites time of the first mark
@@ -30,7 +30,7 @@ public record StripReading(
         GradeFilter filter,
         ExposureTime time,
         Stops uncertainty) {
-    private static final double PATCHES_AT_AN_END = 3;
+    private static final double PATCHES_AT_AN_END = 1;
 
     /** Reads the marks on a strip of {@code totals}, rising, that was made through {@code now}. */
     public static StripReading of(
@@ -58,7 +58,7 @@ public record StripReading(
         return CheckStrip.after(time, uncertainty);
     }
 
-    /** A mark's uncertainty; on an end it is three patches. */
+    /** A mark's uncertainty; on an end it is a whole patch. */
     private static Stops uncertainty(PatchPick mark, List<ExposureTime> totals) {
         Stops half = mark.uncertaintyOn(totals);
         boolean atAnEnd = mark.weight() == 0 && (mark.index() == 0 || mark.index() == totals.size() - 1);

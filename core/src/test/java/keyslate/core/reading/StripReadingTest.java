@@ -42,10 +42,10 @@ class StripReadingTest {
     }
 
     @Test
-    void aMarkOnAnEndLeavesThreePatchesOpen() {
-        assertThat(read(0, null).uncertainty().inStops()).isCloseTo(1, within(1e-9));
-        assertThat(read(8, null).uncertainty().inStops()).isCloseTo(1, within(1e-9));
-        assertThat(read(4, 8.0).uncertainty().inStops()).isCloseTo(1, within(1e-9));
+    void aMarkOnAnEndLeavesAWholePatchOpen() {
+        assertThat(read(0, null).uncertainty().inStops()).isCloseTo(1 / 3.0, within(1e-9));
+        assertThat(read(8, null).uncertainty().inStops()).isCloseTo(1 / 3.0, within(1e-9));
+        assertThat(read(4, 8.0).uncertainty().inStops()).isCloseTo(1 / 3.0, within(1e-9));
         assertThat(read(0.5, null).uncertainty().inStops()).isCloseTo(1 / 6.0, within(1e-9));
         assertThat(read(1, null).uncertainty().inStops()).isCloseTo(1 / 6.0, within(1e-9));
     }

@@ -42,7 +42,8 @@ public final class StripPlanner {
             List<String> notes = new ArrayList<>();
             if (patches.stream().anyMatch(PatchView::tooShort)) {
                 notes.add("A burst under " + Show.number(CoverStrip.SHORTEST_BURST_SECONDS)
-                        + " s is hard to repeat: stop down, or take fewer patches.");
+                        + " s is hard to repeat: stop down " + Show.stopsApart(stopsToClose(plan))
+                        + ", or take fewer patches.");
             }
             negative.ifPresent(n -> poorPatch(rig, n, area).ifPresent(notes::add));
             if (rig.enlarger().lagSeconds() > 0) {
@@ -75,6 +76,16 @@ public final class StripPlanner {
                     wideStripOffered(rig),
                     sentence(e));
         }
+    }
+
+    /** Whole stops to close the lens by, so that the shortest burst becomes long enough. */
+    private static Stops stopsToClose(CoverStrip plan) {
+        double shortest = plan.patches().stream()
+                .mapToDouble(p -> plan.lag().receivedSeconds(p.burst()))
+                .min()
+                .orElseThrow();
+        double wanted = CoverStrip.SHORTEST_BURST_SECONDS - plan.lag().inSeconds();
+        return Stops.of(Math.ceil(Stops.ofFactor(wanted / shortest).inStops()));
     }
 
     /** While the base exposure is a plain default, a strip that is not yet as wide as EXP-32 wants it may miss the answer. */

@@ -63,6 +63,30 @@ class DecisionHttpTest extends ApplicationTest {
     }
 
     @Test
+    void aReadingThatIsNotSureEnoughPlansItsCheckStripAboutTheNewTime() {
+        JsonNode check = proposal(2, 3).get("check");
+        assertThat(check.get("why").asString()).contains("11 patches");
+        JsonNode after = read(2, 3, "CHECK", null, null).json();
+        JsonNode strip = after.get("recipe").get("strip");
+        assertThat(strip.get("stepStops")).isEqualTo(check.get("stepStops"));
+        assertThat(strip.get("patches")).isEqualTo(check.get("patches"));
+        assertThat(strip.hasNonNull("centreSeconds")).isFalse();
+        assertThat(after.get("strip").get("centreSeconds"))
+                .isEqualTo(after.get("recipe").get("baseSeconds"));
+        assertThat(after.get("strip").hasNonNull("problem")).isFalse();
+        assertThat(after.get("undoLabel").asString()).contains("check strip");
+    }
+
+    @Test
+    void aReadingThatIsSureEnoughOffersNoCheckStrip() {
+        http().edit(slate, "stripStepStops", 1 / 12.0);
+        strip = begin(slate, "STRIP");
+        exposeAndHang(strip);
+        assertThat(proposal(2, 2).hasNonNull("check")).isFalse();
+        assertThat(read(2, 2, "CHECK", null, null).pointers()).containsExactly("/answer");
+    }
+
+    @Test
     void keepingTheGradeAgainstTheVerdictIsOnRecordAsOverruled() {
         JsonNode after = read(2, 4, "KEEP_GRADE", null, null).json();
         assertThat(after.get("recipe").get("filter").asString()).isEqualTo("2½");

@@ -141,6 +141,21 @@ class EditHttpTest extends ApplicationTest {
     }
 
     @Test
+    void aWideStripIsOfferedWhileTheTimeIsADefaultAndNotOnceItStands() {
+        id = http().newSlate("Lamp at the wheel");
+        assertThat(http().slate(id).get("strip").get("wideStripOffered").asBoolean())
+                .isTrue();
+        JsonNode wide = http().edit(id, "stripForUnknownNegative", true).json();
+        assertThat(wide.get("strip").get("patches").size()).isEqualTo(15);
+        assertThat(wide.get("strip").get("notes").toString()).contains("stop down 2 stops");
+        assertThat(wide.get("strip").get("wideStripOffered").asBoolean()).isFalse();
+        JsonNode narrow = http().edit(id, "stripPatches", 5).json();
+        assertThat(narrow.get("strip").get("wideStripOffered").asBoolean()).isTrue();
+        JsonNode known = http().edit(id, "baseSeconds", 12).json();
+        assertThat(known.get("strip").get("wideStripOffered").asBoolean()).isFalse();
+    }
+
+    @Test
     void anEditThatChangesNothingLeavesNoTrace() {
         double border = setup("borderMm");
         long version = version();
