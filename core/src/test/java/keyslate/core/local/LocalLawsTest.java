@@ -102,6 +102,84 @@ class LocalLawsTest {
     }
 
     @Test
+    void holdsThatTheLongestFirstWouldNotFitArePackedAnotherWay() {
+        // 3, 3, 2, 2 and 2 s in 6 s of two tools: longest first leaves 2 s over; 3 + 3 and 2 + 2 + 2 fit exactly.
+        ExposureTime six = ExposureTime.ofSeconds(6);
+        List<Hold> holds = new ArrayList<>();
+        for (int i = 0; i < 5; i++) {
+            holds.add(new Hold("area " + i, LocalChange.ofSeconds(six, i < 2 ? -3 : -2)));
+        }
+        RunSchedule schedule = RunSchedule.plan(six, holds, List.of(), 2, LampLag.NONE);
+        assertThat(schedule.moves()).hasSize(5);
+        for (int tool = 0; tool < 2; tool++) {
+            int hand = tool;
+            double at = 0;
+            for (RunSchedule.Move move :
+                    schedule.moves().stream().filter(m -> m.tool() == hand).toList()) {
+                assertThat(move.startSeconds()).isCloseTo(at, within(FLOAT));
+                at = move.endSeconds();
+            }
+            assertThat(at).isCloseTo(6, within(FLOAT));
+        }
+        assertThat(schedule.segments())
+                .extracting(RunSchedule.Segment::receivedSeconds)
+                .allMatch(s -> s > 0.9);
+    }
+
+    @Test
+    void eachHandIsGivenTheLongestHoldThatIsLeftAndNoPauseBetween() {
+        List<Hold> holds = List.of(
+                new Hold("short", LocalChange.ofSeconds(BASE, -2)),
+                new Hold("long", LocalChange.ofSeconds(BASE, -5)),
+                new Hold("middle", LocalChange.ofSeconds(BASE, -4)));
+        List<RunSchedule.Move> moves =
+                RunSchedule.plan(BASE, holds, List.of(), 2, LampLag.NONE).moves();
+        assertThat(moves).extracting(RunSchedule.Move::area).containsExactly("long", "middle", "short");
+        assertThat(moves).extracting(RunSchedule.Move::tool).containsExactly(0, 1, 1);
+        assertThat(moves.get(2).startSeconds()).isCloseTo(4, within(FLOAT));
+        assertThat(moves.get(2).endSeconds()).isCloseTo(6, within(FLOAT));
+        List<RunSchedule.Segment> segments =
+                RunSchedule.plan(BASE, holds, List.of(), 2, LampLag.NONE).segments();
+        assertThat(segments)
+                .extracting(RunSchedule.Segment::held)
+                .containsExactly(List.of("long", "middle"), List.of("short", "long"), List.of("short"), List.of());
+    }
+
+    @Test
+    void aBurnThatGivesNothingIsRefused() {
+        List<Burn> nothing = List.of(new Burn("sky", LocalChange.ofStops(0), Optional.empty()));
+        assertThatThrownBy(() -> RunSchedule.plan(BASE, List.of(), nothing, 2, LampLag.NONE))
+                .hasMessageContaining("burn must be more than 0 s");
+    }
+
+    @Test
+    void noChangeIsNeitherHoldNorBurn() {
+        LocalChange none = LocalChange.ofStops(0);
+        assertThat(none.isHold() || none.isBurn()).isFalse();
+        assertThat(LocalChange.ofStops(-0.1).isHold()).isTrue();
+        assertThat(LocalChange.ofStops(0.1).isBurn()).isTrue();
+    }
+
+    @Test
+    void aHoldOfExactlyTheShortestTimeAndTheLargestShareIsTaken() {
+        HandLimits.Feasibility shortest =
+                HandLimits.DEFAULT.check(ExposureTime.ofSeconds(4), LocalChange.ofStops(-1), 2);
+        assertThat(shortest.longEnough()).isTrue();
+        assertThat(shortest.stopDown().inStops()).isZero();
+        ExposureTime ten = ExposureTime.ofSeconds(10);
+        assertThat(HandLimits.DEFAULT
+                        .check(ten, LocalChange.ofSeconds(ten, -8), 2)
+                        .fractionFits())
+                .isTrue();
+        assertThat(HandLimits.DEFAULT
+                        .check(ten, LocalChange.ofSeconds(ten, -8.01), 2)
+                        .fractionFits())
+                .isFalse();
+        assertThatThrownBy(() -> HandLimits.shadowScale(Length.ofMm(400), Length.ofMm(400)))
+                .hasMessage("the tool must be held below the lens");
+    }
+
+    @Test
     void burnsComeAfterTheBaseAtItsGradeFirst() {
         List<Burn> burns = List.of(
                 new Burn("hard", LocalChange.ofStops(1), Optional.of(Grade.of(4))),
