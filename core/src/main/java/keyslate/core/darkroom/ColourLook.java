@@ -17,6 +17,9 @@ final class ColourLook {
     private static final float LOWEST_LOG = -2.2f;
     private static final float HIGHEST_LOG = 2.2f;
     private static final float LEVEL_SCALE = (LEVELS - 1) / (HIGHEST_LOG - LOWEST_LOG);
+    /** Half an entry more, so that cutting off rounds. */
+    private static final float FIRST_ENTRY = -LOWEST_LOG * LEVEL_SCALE + 0.5f;
+
     private static final double LEAST_DYE = 0.04;
     private static final double DYE_RANGE = 2.20;
     /** Parts of a cell of the cube; eight bits, so that twelve bits of a code still fit below the next channel. */
@@ -72,36 +75,54 @@ final class ColourLook {
         return red << 2 * FIELD | green << FIELD | blue;
     }
 
-    /**
-     * The sRGB codes of a row, 8 bits a channel, red highest.
-     *
-     * @param light log light of each pixel, a plane for each layer; used up
-     * @param film printing densities, a whole picture for each layer
-     * @param at where the row starts in the picture
-     */
-    void colours(float[][] light, float[][] film, float gradient, int[] out, int at) {
-        for (int l = 0; l < 3; l++) {
-            place(light[l], film[l], gradient, at);
+    /** Works on the rows of one print; keeps room for a row between two steps. */
+    final class Rows {
+        private final int[] red;
+        private final int[] green;
+        private final int[] blue;
+
+        private Rows(int width) {
+            red = new int[width];
+            green = new int[width];
+            blue = new int[width];
         }
-        float[] red = light[0];
-        float[] green = light[1];
-        float[] blue = light[2];
-        short[] curve = places;
-        long[] corners = cube;
-        for (int x = 0; x < red.length; x++) {
-            out[at + x] = colour(corners, curve[(int) red[x]], curve[(int) green[x]], curve[(int) blue[x]]);
+
+        /**
+         * The sRGB codes of a row, 8 bits a channel, red highest. Two steps, because short loops over one plane run faster than a long one over three.
+         *
+         * @param light log light of each pixel, a plane for each layer; they may be one and the same
+         * @param offset what each layer has more than its plane
+         * @param film printing densities, a whole picture for each layer
+         * @param at where the row starts in the picture
+         */
+        void colours(float[][] light, float[] offset, float[][] film, float gradient, int[] out, int at) {
+            place(light[0], offset[0], film[0], gradient, at, red);
+            place(light[1], offset[1], film[1], gradient, at, green);
+            place(light[2], offset[2], film[2], gradient, at, blue);
+            long[] corners = cube;
+            for (int x = 0; x < red.length; x++) {
+                out[at + x] = colour(corners, red[x], green[x], blue[x]);
+            }
+        }
+
+        private void place(float[] light, float offset, float[] film, float gradient, int at, int[] to) {
+            short[] curve = places;
+            float scale = gradient * LEVEL_SCALE;
+            float first = FIRST_ENTRY + offset * scale;
+            for (int x = 0; x < to.length; x++) {
+                to[x] = curve[entry((light[x] - film[at + x]) * scale + first)];
+            }
         }
     }
 
-    /** Light less film to entries of the curve, the nearest by cutting off; a loop of its own, so that the compiler turns it into vectors. */
-    private static void place(float[] light, float[] film, float gradient, int at) {
-        for (int x = 0; x < light.length; x++) {
-            float entry = (gradient * (light[x] - film[at + x]) - LOWEST_LOG) * LEVEL_SCALE + 0.5f;
-            // Plain comparisons: Math.min and Math.max also order zeros and NaN, and the loop is then no vector code
-            // any more.
-            float low = entry < 0 ? 0 : entry;
-            light[x] = low > LEVELS - 1 ? LEVELS - 1 : low;
-        }
+    /** For a print so many pixels wide; one thread at a time. */
+    Rows rows(int width) {
+        return new Rows(width);
+    }
+
+    /** The nearest entry of the curve; clamped as a whole number, which a processor does without a branch. */
+    private static int entry(float place) {
+        return Math.max(0, Math.min(LEVELS - 1, (int) place));
     }
 
     /**

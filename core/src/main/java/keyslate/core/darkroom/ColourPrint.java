@@ -1,7 +1,5 @@
 package keyslate.core.darkroom;
 
-import java.util.ArrayList;
-import java.util.List;
 import keyslate.core.colour.ColourPaper;
 import keyslate.core.colour.DyeImage;
 import keyslate.core.colour.FilterSet;
@@ -17,6 +15,8 @@ import keyslate.core.quantity.FilterPack;
  * is Π(1 − mask of each hold), or the mask of the burn.
  */
 public final class ColourPrint {
+    private static final int LAYERS = 3;
+
     private final ReachMasks masks = new ReachMasks();
 
     /** A finished picture for looking at. */
@@ -29,7 +29,7 @@ public final class ColourPrint {
      * @param view which part of the frame that is
      */
     public Picture print(ColourRaster negative, AreaMask.View view, ColourSheet sheet, ColourTruth truth) {
-        ColourLook look = ColourLook.usual();
+        ColourLook.Rows look = ColourLook.usual().rows(negative.width());
         float gradient = (float) truth.gradient();
         float[][] film = {
             negative.red().samples(),
@@ -37,11 +37,11 @@ public final class ColourPrint {
             negative.blue().samples()
         };
         int[] out = new int[film[0].length];
-        light(negative, view, sheet, truth)
-                .walk(
-                        negative.width(),
-                        negative.height(),
-                        (at, row, even) -> look.colours(row, film, gradient, out, at));
+        Light light = light(negative, view, sheet, truth);
+        light.field().walk(negative.width(), negative.height(), (at, row, even) -> {
+            float[][] planes = row.length == 1 ? new float[][] {row[0], row[0], row[0]} : row;
+            look.colours(planes, light.offset(), film, gradient, out, at);
+        });
         return new Picture(negative.width(), negative.height(), out);
     }
 
@@ -57,40 +57,58 @@ public final class ColourPrint {
         return new DyeImage(Layers.of(dyes));
     }
 
-    private LightField light(ColourRaster negative, AreaMask.View view, ColourSheet sheet, ColourTruth truth) {
+    /** Light over the sheet: a plane for each layer, or one for all three and what each has more than that. */
+    private record Light(LightField field, float[] offset) {}
+
+    private Light light(ColourRaster negative, AreaMask.View view, ColourSheet sheet, ColourTruth truth) {
+        // Through one pack the three layers get the same light but for a factor: one plane does for all.
+        boolean onePack = sheet.bursts().stream().map(Burst::pack).distinct().count() <= 1;
+        int planes = onePack ? 1 : LAYERS;
         LightField field = LightField.forPicture(
-                negative.width(), negative.height(), sheet.bursts().stream().map(Burst::reach), 3);
-        List<float[]> shares = new ArrayList<>();
-        double[][] perShare = new double[3][sheet.bursts().size()];
-        for (Burst burst : sheet.bursts()) {
+                negative.width(), negative.height(), sheet.bursts().stream().map(Burst::reach), planes);
+        int bursts = sheet.bursts().size();
+        float[][] shares = new float[bursts][];
+        double[][] perShare = new double[LAYERS][bursts];
+        for (int b = 0; b < bursts; b++) {
+            Burst burst = sheet.bursts().get(b);
             FilterPack pack = truth.inTheLight(burst.pack());
-            for (int l = 0; l < 3; l++) {
-                perShare[l][shares.size()] =
+            for (int l = 0; l < LAYERS; l++) {
+                perShare[l][b] =
                         burst.receivedSeconds() * Math.pow(10, -sheet.filters().layerDensity(pack, l));
             }
-            shares.add(masks.shares(burst.reach(), view, field.columns, field.rows));
+            shares[b] = masks.shares(burst.reach(), view, field.columns, field.rows);
         }
         // The light of the reference enlarger through no filter at all: speed of the layer and colour of the lamp.
         Layers reference = ColourPaper.logExposure(
                 new Layers(0, 0, 0), FilterPack.of(0, 0, 0), sheet.lightLog10(), sheet.kelvin(), sheet.filters());
-        for (int l = 0; l < 3; l++) {
-            fill(field.planes[l], shares, perShare[l], reference.at(l) + truth.logSpeed(l));
+        for (int p = 0; p < planes; p++) {
+            fill(field.planes[p], shares, perShare[p]);
         }
-        field.darkenCorners(truth.cornerLoss(), 3);
-        return field;
+        field.darkenCorners(truth.cornerLoss(), planes);
+        float[] offset = new float[LAYERS];
+        for (int l = 0; l < LAYERS; l++) {
+            double filters = onePack && bursts > 0 ? logOfFilters(sheet, truth, l) - logOfFilters(sheet, truth, 0) : 0;
+            offset[l] = (float) (reference.at(l) + truth.logSpeed(l) + filters);
+        }
+        return new Light(field, offset);
     }
 
-    private static void fill(float[] plane, List<float[]> shares, double[] perShare, double base) {
+    private static double logOfFilters(ColourSheet sheet, ColourTruth truth, int layer) {
+        FilterPack pack = truth.inTheLight(sheet.bursts().get(0).pack());
+        return -sheet.filters().layerDensity(pack, layer);
+    }
+
+    private static void fill(float[] plane, float[][] shares, double[] perShare) {
         double last = -1;
         double level = LightField.NO_LIGHT_LOG;
         for (int i = 0; i < plane.length; i++) {
             double sum = 0;
             for (int burst = 0; burst < perShare.length; burst++) {
-                sum += perShare[burst] * shares.get(burst)[i];
+                sum += perShare[burst] * shares[burst][i];
             }
             // Outside the areas neighbours got the same light: their logarithm is taken once.
             if (sum != last) {
-                level = sum <= 0 ? LightField.NO_LIGHT_LOG : base + Math.log10(sum);
+                level = sum <= 0 ? LightField.NO_LIGHT_LOG : Math.log10(sum);
                 last = sum;
             }
             plane[i] = (float) level;

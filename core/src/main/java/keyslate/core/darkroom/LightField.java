@@ -79,7 +79,14 @@ final class LightField {
             for (int p = 0; p < planes.length; p++) {
                 if (row != standing) {
                     even[p] = isEven(planes[p], row);
-                    spread.row(planes[p], row * columns, above[p]);
+                    if (row == standing + 1 && standing >= 0) {
+                        // The lower row of before is the upper one now.
+                        float[] was = above[p];
+                        above[p] = below[p];
+                        below[p] = was;
+                    } else {
+                        spread.row(planes[p], row * columns, above[p]);
+                    }
                     spread.row(planes[p], Math.min(row + 1, rows - 1) * columns, below[p]);
                 }
                 mix(above[p], below[p], v - row, out[p]);

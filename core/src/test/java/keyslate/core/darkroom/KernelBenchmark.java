@@ -27,14 +27,16 @@ import org.openjdk.jmh.annotations.Warmup;
 
 /**
  * The pixel loops behind a preview and a simulated sheet, one thread, without encoding. The name of each is the name of its figure in
- * {@code ./slate bench --json}, which adds the unit.
+ * {@code ./slate bench --json}, which adds the unit. The collector is the application's.
  */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
 @Warmup(iterations = 4, time = 1)
 @Measurement(iterations = 5, time = 1)
-@Fork(value = 1, jvmArgs = "-Xmx1g")
+@Fork(
+        value = 1,
+        jvmArgs = {"-Xmx1g", "-XX:+UseSerialGC"})
 public class KernelBenchmark {
     private static final int WIDTH = 960;
     private static final int HEIGHT = 640;

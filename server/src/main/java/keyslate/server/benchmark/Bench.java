@@ -45,8 +45,12 @@ public final class Bench {
     private static void measureApplication(Map<String, Double> figures) throws IOException, InterruptedException {
         Path folder = Files.createTempDirectory("key-slate-bench");
         SpringApplication application = new SpringApplication(Darkroom.class);
-        String[] settings = KeySlate.asArguments(
-                Map.of("keyslate.data", folder.toString(), "keyslate.demo", "true", "server.port", "0"));
+        String[] settings = KeySlate.asArguments(Map.of(
+                "keyslate.data", folder.toString(),
+                "keyslate.demo", "true",
+                "server.port", "0",
+                // Nothing but the figures goes to the output.
+                "logging.level.root", "off"));
         try (ConfigurableApplicationContext context = application.run(settings)) {
             String base = "http://localhost:" + context.getEnvironment().getProperty("local.server.port");
             figures.put(
