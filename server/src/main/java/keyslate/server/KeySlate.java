@@ -10,7 +10,10 @@ import keyslate.server.benchmark.TrialReport;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.PortInUseException;
 
-/** The start: {@code --data DIR}, {@code --port N}, {@code --demo}, {@code --clock-speed X}; or {@code bench}; or {@code trial}. */
+/**
+ * The start: {@code --data DIR}, {@code --port N}, {@code --demo}, {@code --clock-speed X}; or {@code bench}; or
+ * {@code trial}.
+ */
 public final class KeySlate {
     private static final int DEFAULT_PORT = 8420;
     private static final int FAILED = 1;

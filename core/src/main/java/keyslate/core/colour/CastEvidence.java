@@ -10,16 +10,19 @@ import keyslate.core.quantity.QuantityException;
 /**
  * The pack that all judgements of a cast so far speak for together, instead of the last one alone.
  *
- * <p>COL-28: filter by filter a cast is taken as V = (n − p)/k + error, p the points the patch was printed with, n those that make it neutral, k the
- * viewing-filter factor of COL-06. The error of a judgement is 3 points, and 15 % of the cast, because strong casts are seen on a flatter part of the curve; k is known to a
- * quarter. Weighed least squares over 1/k and n/k, the known k as one more observation. So the first strong casts tell the factor, and the nearly neutral patches tell the
- * pack. Derived in docs/formulas/colour.md.
+ * <p>COL-28: filter by filter a cast is taken as V = (n − p)/k + error, p the points the patch was printed with, n
+ * those that make it neutral, k the viewing-filter factor of COL-06. The error of a judgement is 3 points, and 15 % of
+ * the cast, because strong casts are seen on a flatter part of the curve; k is known to a quarter. Weighed least
+ * squares over 1/k and n/k, the known k as one more observation. So the first strong casts tell the factor, and the
+ * nearly neutral patches tell the pack. Derived in docs/formulas/colour.md.
  */
 public final class CastEvidence {
     /** How well an eye tells a cast, points of a viewing filter. */
     public static final double EYE_POINTS = 3;
 
-    /** Known to this, in CC, a pack needs no further judging: with it the neutral is within ΔE00 2 in 19 of 20 trials. */
+    /**
+     * Known to this, in CC, a pack needs no further judging: with it the neutral is within ΔE00 2 in 19 of 20 trials.
+     */
     public static final double SETTLED_POINTS = 0.75;
 
     private static final double SHARE_OF_CAST = 0.15;

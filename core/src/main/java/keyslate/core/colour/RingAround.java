@@ -12,9 +12,10 @@ import keyslate.core.quantity.Stops;
 /**
  * Patches about a standing pack: each shows what a correction would look like.
  *
- * <p>COL-07: for ring r and hue h, pack + r·step·h, normalised, time by compensation (COL-04). Red and cyan, green and magenta, blue and yellow are
- * given by magenta and yellow alone, so that a head without cyan can follow. Half-mixtures lie between neighbours. A patch is labelled
- * by what was added and looks like the complement. Density patches: t·2^(±s).
+ * <p>COL-07: for ring r and hue h, pack + r·step·h, normalised, time by compensation (COL-04). Red and cyan, green and
+ * magenta, blue and yellow are given by magenta and yellow alone, so that a head without cyan can follow.
+ * Half-mixtures lie between neighbours. A patch is labelled by what was added and looks like the complement. Density
+ * patches: t·2^(±s).
  */
 public final class RingAround {
     private static final int MOST_RINGS = 4;

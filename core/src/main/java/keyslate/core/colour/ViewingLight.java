@@ -3,10 +3,11 @@ package keyslate.core.colour;
 import keyslate.core.quantity.Check;
 
 /**
- * The light a print is looked at in, and what the eye makes of it: the CIE 1931 observer on a grid from 400 to 700 nm by 10.
+ * The light a print is looked at in, and what the eye makes of it: the CIE 1931 observer on a grid from 400 to 700 nm
+ * by 10.
  *
- * <p>COL-17: colour-matching functions as sums of two-sided Gaussians (after Wyman, Sloan and Shirley, 2013), light by Planck's law, 2000 to 12 000 K;
- * Y of a white diffuser = 1.
+ * <p>COL-17: colour-matching functions as sums of two-sided Gaussians (after Wyman, Sloan and Shirley, 2013), light by
+ * Planck's law, 2000 to 12 000 K; Y of a white diffuser = 1.
  *
  * @param kelvin colour temperature
  */

@@ -80,8 +80,8 @@ public final class GradeAdvice {
     public record Exact(double negativeLogRange, double neededRange, Grade grade, ExposureTime time) {}
 
     /**
-     * CON-07: the negative's log range = log10(t_high/t_shadow) + [x_g(D_shadow) − x_g(D_high)]; the grade whose curve spans
-     * it between the two densities, and the time that keeps the highlight.
+     * CON-07: the negative's log range = log10(t_high/t_shadow) + [x_g(D_shadow) − x_g(D_high)]; the grade whose curve
+     * spans it between the two densities, and the time that keeps the highlight.
      */
     public static Exact exact(
             VariableContrastPaper paper,

@@ -10,8 +10,8 @@ import keyslate.core.quantity.Grade;
 /**
  * Variable-contrast paper: three blue-sensitive emulsions of one contrast that differ in green speed.
  *
- * <p>CON-02: net density = A/3 · Σ_i Σ_k w_k / (1 + h_ik^−s), h_ik = H_B + H_G·10^(−o_i + (k − 2)·spread), i = 1..3, k =
- * 0..4. In blue light all three act alike (hard), in green they separate (soft). H in the paper's own unit, chosen
+ * <p>CON-02: net density = A/3 · Σ_i Σ_k w_k / (1 + h_ik^−s), h_ik = H_B + H_G·10^(−o_i + (k − 2)·spread), i = 1..3, k
+ * = 0..4. In blue light all three act alike (hard), in green they separate (soft). H in the paper's own unit, chosen
  * so that a time of 0.5 through any filter up to 3½ gives net 0.6 (CON-04).
  *
  * <p>All parameters are generic (docs/formulas/contrast.md); mid-speed, range and the direction of every effect are
@@ -121,8 +121,8 @@ public final class VariableContrastPaper {
     }
 
     /**
-     * CON-04: what the filter of a grade lets through, speed-matched at net 0.6: the same time from 00 to 3½, twice the time
-     * from 4 on.
+     * CON-04: what the filter of a grade lets through, speed-matched at net 0.6: the same time from 00 to 3½, twice
+     * the time from 4 on.
      */
     public FilterLight lightAt(Grade grade) {
         double ratio = ratioForRange(GradeScale.isoRangeOf(grade));
@@ -149,8 +149,8 @@ public final class VariableContrastPaper {
     }
 
     /**
-     * CON-05: the factor of time from one grade to another that holds one tone, 10^(x_to(D) − x_from(D)). From 2 to 4 it is
-     * 2.79 for a highlight of D 0.16 and 1.15 for a shadow of D 1.60: a factor is right at one tone only.
+     * CON-05: the factor of time from one grade to another that holds one tone, 10^(x_to(D) − x_from(D)). From 2 to 4
+     * it is 2.79 for a highlight of D 0.16 and 1.15 for a shadow of D 1.60: a factor is right at one tone only.
      *
      * @param heldNet net density of the tone that is held
      */

@@ -8,8 +8,9 @@ import keyslate.core.colour.ViewingLight;
 /**
  * Log exposures of the three layers to what a screen shows, as tables.
  *
- * <p>The curve of the paper (COL-12) is one table, nearest entry; the look of the dyes (COL-20) a cube of 33³ amounts, read in the tetrahedron a pixel lies in.
- * The three channels of a corner share one long, twenty-one bits apart, so that one multiplication weighs them all.
+ * <p>The curve of the paper (COL-12) is one table, nearest entry; the look of the dyes (COL-20) a cube of 33³ amounts,
+ * read in the tetrahedron a pixel lies in. The three channels of a corner share one long, twenty-one bits apart, so
+ * that one multiplication weighs them all.
  */
 final class ColourLook {
     private static final int SIDE = 33;
@@ -88,7 +89,8 @@ final class ColourLook {
         }
 
         /**
-         * The sRGB codes of a row, 8 bits a channel, red highest. Two steps, because short loops over one plane run faster than a long one over three.
+         * The sRGB codes of a row, 8 bits a channel, red highest. Two steps, because short loops over one plane run
+         * faster than a long one over three.
          *
          * @param light log light of each pixel, a plane for each layer; they may be one and the same
          * @param offset what each layer has more than its plane
@@ -128,8 +130,9 @@ final class ColourLook {
     /**
      * The sRGB code of three places, 8 bits a channel, red highest.
      *
-     * <p>From the corner nearest to paper white along the three sides in the order of their parts. The order is found by comparing part and side in
-     * one number, without a branch: which of the six tetrahedra a pixel lies in is nothing a processor could predict.
+     * <p>From the corner nearest to paper white along the three sides in the order of their parts. The order is found
+     * by comparing part and side in one number, without a branch: which of the six tetrahedra a pixel lies in is
+     * nothing a processor could predict.
      */
     private static int colour(long[] cube, int r, int g, int b) {
         int at = (r >> PART_BITS) * RED + (g >> PART_BITS) * GREEN + (b >> PART_BITS);

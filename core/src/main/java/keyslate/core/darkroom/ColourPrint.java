@@ -11,8 +11,8 @@ import keyslate.core.quantity.FilterPack;
 /**
  * The colour print: negative, pack, light and local work to dyes, and to what they look like.
  *
- * <p>DRK-07: for each layer x = gradient·(log10 Σ_bursts seconds·share·10^(−a(pack)) + S + κ − D + offset), dye by COL-12, look by COL-18 and COL-20. The share of a burst
- * is Π(1 − mask of each hold), or the mask of the burn.
+ * <p>DRK-07: for each layer x = gradient·(log10 Σ_bursts seconds·share·10^(−a(pack)) + S + κ − D + offset), dye by
+ * COL-12, look by COL-18 and COL-20. The share of a burst is Π(1 − mask of each hold), or the mask of the burn.
  */
 public final class ColourPrint {
     private static final int LAYERS = 3;
@@ -45,7 +45,10 @@ public final class ColourPrint {
         return new Picture(negative.width(), negative.height(), out);
     }
 
-    /** The dyes of one tone of the negative in the middle of a straight sheet under a lamp, by the formulas themselves and no table. */
+    /**
+     * The dyes of one tone of the negative in the middle of a straight sheet under a lamp, by the formulas themselves
+     * and no table.
+     */
     public static DyeImage patch(
             Layers negative, FilterPack pack, double receivedSeconds, double kelvin, ColourTruth truth) {
         Layers x = ColourPaper.logExposure(

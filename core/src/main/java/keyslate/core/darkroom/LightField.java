@@ -6,8 +6,8 @@ import keyslate.core.quantity.Stops;
 /**
  * Light over the sheet as a few planes of logarithms on a coarse raster, read in straight lines between its points.
  *
- * <p>Local work is smooth, so a raster four times coarser than the picture is enough; a strip's patches have hard edges and
- * need the full size.
+ * <p>Local work is smooth, so a raster four times coarser than the picture is enough; a strip's patches have hard
+ * edges and need the full size.
  */
 final class LightField {
     /** What stands for no light at all. */
@@ -47,7 +47,10 @@ final class LightField {
         void take(int at, float[][] row, boolean[] even);
     }
 
-    /** Takes light off towards the corners, growing with the square of the distance from the centre, in all of so many planes. */
+    /**
+     * Takes light off towards the corners, growing with the square of the distance from the centre, in all of so many
+     * planes.
+     */
     void darkenCorners(Stops loss, int ofPlanes) {
         if (loss.inStops() <= 0) {
             return;
@@ -63,8 +66,9 @@ final class LightField {
     }
 
     /**
-     * Walks a picture row by row with the light of each pixel. The rows of the coarse raster are spread to the picture's width once each; from there
-     * to a row of the picture is one multiplication a pixel that the compiler turns into vectors.
+     * Walks a picture row by row with the light of each pixel. The rows of the coarse raster are spread to the
+     * picture's width once each; from there to a row of the picture is one multiplication a pixel that the compiler
+     * turns into vectors.
      */
     void walk(int width, int height, RowSink sink) {
         float[][] out = new float[planes.length][width];

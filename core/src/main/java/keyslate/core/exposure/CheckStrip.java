@@ -7,11 +7,13 @@ import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Stops;
 
 /**
- * The strip that settles what the last one left open: as fine as an eye can use, and wide enough to be sure to hold the answer.
+ * The strip that settles what the last one left open: as fine as an eye can use, and wide enough to be sure to hold
+ * the answer.
  *
- * <p>EXP-29: steps of 1/12, 1/6, 1/4, 1/3 or 1/2 stop, the finest with which at most 13 patches reach three times the last reading's uncertainty to both
- * sides; no strip at all when the uncertainty is 1/18 stop or less, which is a strip of twelfths with the rounding of its timer. Below 1/12 stop a patch cannot be told from its neighbour in a light tone. Derived in
- * docs/formulas/exposure.md.
+ * <p>EXP-29: steps of 1/12, 1/6, 1/4, 1/3 or 1/2 stop, the finest with which at most 13 patches reach three times the
+ * last reading's uncertainty to both sides; no strip at all when the uncertainty is 1/18 stop or less, which is a
+ * strip of twelfths with the rounding of its timer. Below 1/12 stop a patch cannot be told from its neighbour in a
+ * light tone. Derived in docs/formulas/exposure.md.
  *
  * @param centre the last reading
  * @param step from patch to patch
@@ -28,7 +30,10 @@ public record CheckStrip(ExposureTime centre, Stops step, int patches) {
     private static final double REACH = 3;
     private static final double FLOAT_GUARD = 1e-9;
 
-    /** EXP-32: the strip to begin with: thirds of a stop, two and a third to either side of a first time that is no more than a guess. */
+    /**
+     * EXP-32: the strip to begin with: thirds of a stop, two and a third to either side of a first time that is no
+     * more than a guess.
+     */
     public static CheckStrip first(ExposureTime guess) {
         return new CheckStrip(guess, FIRST_STEP, FIRST_PATCHES);
     }
@@ -55,7 +60,8 @@ public record CheckStrip(ExposureTime centre, Stops step, int patches) {
     }
 
     /**
-     * EXP-30: the strip to make when the answer lies beyond an end: the same steps, moved on so that one patch is seen again.
+     * EXP-30: the strip to make when the answer lies beyond an end: the same steps, moved on so that one patch is seen
+     * again.
      *
      * @param totals of the strip that missed, rising
      * @param darker whether more light is wanted than its darkest patch got

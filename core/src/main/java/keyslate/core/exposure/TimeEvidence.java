@@ -9,8 +9,8 @@ import keyslate.core.quantity.Stops;
 /**
  * Several readings of the same time taken together.
  *
- * <p>EXP-31: the mean in log exposure, each reading weighed with 1/uncertainty²; uncertainty of the mean 1/√Σ(1/uncertainty²). Readings of other set-ups are carried to
- * the present one before.
+ * <p>EXP-31: the mean in log exposure, each reading weighed with 1/uncertainty²; uncertainty of the mean
+ * 1/√Σ(1/uncertainty²). Readings of other set-ups are carried to the present one before.
  */
 public final class TimeEvidence {
     private TimeEvidence() {}

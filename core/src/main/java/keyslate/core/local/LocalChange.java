@@ -48,7 +48,10 @@ public record LocalChange(Stops change) {
         return new LocalChange(Stops.ofFactor(1 + seconds / base.inSeconds()));
     }
 
-    /** LOC-15: s = log2(t_area/t_base), both read off strips for their own tone: what the area wants more (+) or less (−) than the base gives. */
+    /**
+     * LOC-15: s = log2(t_area/t_base), both read off strips for their own tone: what the area wants more (+) or less
+     * (−) than the base gives.
+     */
     public static LocalChange between(ExposureTime base, ExposureTime area) {
         return new LocalChange(area.stopsFrom(base));
     }

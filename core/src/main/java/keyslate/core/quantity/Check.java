@@ -5,7 +5,9 @@ import keyslate.core.quantity.QuantityException.Kind;
 
 /** The checks that every quantity shares; each returns the value, with −0.0 made 0.0. */
 public final class Check {
-    /** No quantity of the craft in any unit is larger, and what is computed from several of this size is still finite. */
+    /**
+     * No quantity of the craft in any unit is larger, and what is computed from several of this size is still finite.
+     */
     private static final double LARGEST = 1e15;
 
     private static final double SMALLEST = 1e-15;

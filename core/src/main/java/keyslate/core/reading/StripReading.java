@@ -13,8 +13,8 @@ import keyslate.core.quantity.Stops;
 /**
  * What two marks on a strip say: where the whites just hold, and where the first true black stands.
  *
- * <p>REA-12: times by EXP-19, grade by CON-06, time at that grade by CON-05; uncertainty by EXP-20, and a whole patch when a mark lies on the first or the last
- * one, because the answer may lie beyond it.
+ * <p>REA-12: times by EXP-19, grade by CON-06, time at that grade by CON-05; uncertainty by EXP-20, and a whole patch
+ * when a mark lies on the first or the last one, because the answer may lie beyond it.
  *
  * @param whites time of the first mark
  * @param blacks time of the second mark, when there is one

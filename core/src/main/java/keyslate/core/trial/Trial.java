@@ -20,9 +20,11 @@ import keyslate.core.trial.world.SimulatedColour;
 import keyslate.core.trial.world.SimulatedMono;
 
 /**
- * The simulated printer that measures the advice: each method on the same negatives and papers, followed to the letter until it says done.
+ * The simulated printer that measures the advice: each method on the same negatives and papers, followed to the letter
+ * until it says done.
  *
- * <p>Goal: monochrome within 1/12 stop and a quarter grade after 2 test pieces, colour within 1/12 stop and ΔE00 2 after 3, in 90 of 100 runs.
+ * <p>Goal: monochrome within 1/12 stop and a quarter grade after 2 test pieces, colour within 1/12 stop and ΔE00 2
+ * after 3, in 90 of 100 runs.
  */
 public final class Trial {
     public static final int MOST_RUNS = 100_000;
@@ -79,7 +81,8 @@ public final class Trial {
      * Runs every method; the same seed gives the same figures.
      *
      * @param runs 1 to {@value #MOST_RUNS}
-     * @param steady share of the variance of cast judgements, 0 to 1, that is one error all through a run; 0 takes every look for a new one
+     * @param steady share of the variance of cast judgements, 0 to 1, that is one error all through a run; 0 takes
+     * every look for a new one
      */
     public static List<Result> run(int runs, long seed, double steady) {
         Check.count("runs", runs, 1, MOST_RUNS);

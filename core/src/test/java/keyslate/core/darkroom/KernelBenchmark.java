@@ -26,8 +26,8 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
 /**
- * The pixel loops behind a preview and a simulated sheet, one thread, without encoding. The name of each is the name of its figure in
- * {@code ./slate bench --json}, which adds the unit. The collector is the application's.
+ * The pixel loops behind a preview and a simulated sheet, one thread, without encoding. The name of each is the name
+ * of its figure in {@code ./slate bench --json}, which adds the unit. The collector is the application's.
  */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)

@@ -12,7 +12,10 @@ import keyslate.core.trial.Trial.Figures;
 import keyslate.core.trial.Trial.Result;
 import org.junit.jupiter.api.Test;
 
-/** The simulated printer, on few negatives: that it measures, not what it measures; the figures stand in docs/benchmarks.md. */
+/**
+ * The simulated printer, on few negatives: that it measures, not what it measures; the figures stand in
+ * docs/benchmarks.md.
+ */
 class TrialTest {
     private static final List<Result> TRIAL = Trial.run(30, 1, 0);
     private static final Map<String, Figures> FIGURES =

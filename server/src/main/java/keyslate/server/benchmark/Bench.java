@@ -19,8 +19,8 @@ import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Measures the running application on demo data, beside the kernels that JMH measured before it, and prints the figures; wall clock times. The name of a figure ends in its
- * unit.
+ * Measures the running application on demo data, beside the kernels that JMH measured before it, and prints the
+ * figures; wall clock times. The name of a figure ends in its unit.
  */
 public final class Bench {
     private Bench() {}
@@ -45,6 +45,7 @@ public final class Bench {
     private static void measureApplication(Map<String, Double> figures) throws IOException, InterruptedException {
         Path folder = Files.createTempDirectory("key-slate-bench");
         SpringApplication application = new SpringApplication(Darkroom.class);
+        application.setLogStartupInfo(false);
         String[] settings = KeySlate.asArguments(Map.of(
                 "keyslate.data", folder.toString(),
                 "keyslate.demo", "true",

@@ -15,8 +15,8 @@ import java.util.OptionalDouble;
 import java.util.stream.Stream;
 
 /**
- * One colour lookup (-clut) of a 960 × 640 RGB picture by ImageMagick, in one thread. Start and reading are taken out: a run with many lookups less a run with one, over their
- * number, the least of several.
+ * One colour lookup (-clut) of a 960 × 640 RGB picture by ImageMagick, in one thread. Start and reading are taken out:
+ * a run with many lookups less a run with one, over their number, the least of several.
  */
 final class ImageMagickLookup {
     private static final int WIDTH = 960;

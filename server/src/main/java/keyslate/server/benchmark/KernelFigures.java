@@ -8,7 +8,10 @@ import java.util.OptionalDouble;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-/** The kernels as JMH measured them, against a plain copy of the same picture and against ImageMagick applying one colour lookup to a picture of the same size. */
+/**
+ * The kernels as JMH measured them, against a plain copy of the same picture and against ImageMagick applying one
+ * colour lookup to a picture of the same size.
+ */
 final class KernelFigures {
     private static final String COPY = "kernelCopyOfMono960";
 

@@ -9,7 +9,10 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 
-/** How long a start takes with data that is there: a second program of the same kind, from its call to its word that it is open. */
+/**
+ * How long a start takes with data that is there: a second program of the same kind, from its call to its word that it
+ * is open.
+ */
 final class StartFigures {
     private static final String OPEN = "Key Slate is open";
     private static final double NANOS_PER_SECOND = 1e9;

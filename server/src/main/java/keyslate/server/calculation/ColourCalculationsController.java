@@ -44,7 +44,10 @@ class ColourCalculationsController {
         return new ColourNegativeAnswer(Three.of(density), List.of("COL-11"));
     }
 
-    /** A tone of the negative that is to print neutral at a visual density; lamp 2000 to 7000 K, 3200 when it is left out. */
+    /**
+     * A tone of the negative that is to print neutral at a visual density; lamp 2000 to 7000 K, 3200 when it is left
+     * out.
+     */
     record ColourBalanceRequest(
             Three printingDensities,
             double visualDensity,

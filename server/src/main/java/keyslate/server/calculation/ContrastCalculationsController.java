@@ -120,7 +120,10 @@ class ContrastCalculationsController {
                 List.of("CON-05", "CON-12"));
     }
 
-    /** One filter alone, or both so that every grade takes {@code slowerLog} (log10 of a factor) more time than white light. */
+    /**
+     * One filter alone, or both so that every grade takes {@code slowerLog} (log10 of a factor) more time than white
+     * light.
+     */
     record ColourHeadRequest(double grade, @Nullable Double slowerLog) {}
 
     /** True points, 0 to 130. */

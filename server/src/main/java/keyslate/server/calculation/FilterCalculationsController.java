@@ -147,7 +147,10 @@ class FilterCalculationsController {
                 Points.of(found.pack()), found.uncertaintyPoints(), found.isSettled(), List.of("COL-28"));
     }
 
-    /** Patches about a standing pack: 1 to 4 rings {@code step} points apart, and density patches each some stops lighter and darker. */
+    /**
+     * Patches about a standing pack: 1 to 4 rings {@code step} points apart, and density patches each some stops
+     * lighter and darker.
+     */
     record RingAroundRequest(
             Points pack,
             double seconds,

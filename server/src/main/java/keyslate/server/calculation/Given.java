@@ -18,7 +18,8 @@ import keyslate.server.web.FieldErrors;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The fields of a request as quantities. What cannot be one is collected, so that all of it is said at once by {@link #complete}; until then such a field is null.
+ * The fields of a request as quantities. What cannot be one is collected, so that all of it is said at once by {@link
+ * #complete}; until then such a field is null.
  */
 final class Given {
     private static final int LONGEST_LIST = 100;

@@ -112,7 +112,10 @@ class SizeCalculationsController {
         return given == null ? usual : given;
     }
 
-    /** One of magnification and film-to-paper distance; planes = distance between the principal planes of the lens, 0 when it is left out. */
+    /**
+     * One of magnification and film-to-paper distance; planes = distance between the principal planes of the lens, 0
+     * when it is left out.
+     */
     record HeadHeightRequest(
             double focalLengthMm,
             @Nullable Double magnification,

@@ -122,7 +122,10 @@ class StripCalculationsController {
                 pick.timeOn(totals).inSeconds(), pick.uncertaintyOn(totals).inStops(), List.of("EXP-19", "EXP-20"));
     }
 
-    /** Marks as places in patches from the first (0); the black may be left out. The filter is the one the strip was made through. */
+    /**
+     * Marks as places in patches from the first (0); the black may be left out. The filter is the one the strip was
+     * made through.
+     */
     record StripReadingRequest(
             String filter,
             List<Double> totalsSeconds,

@@ -30,7 +30,10 @@ public final class DecisionViews {
     public record Wishes(
             @Nullable Double darkerStops, @Nullable Double harderGrades) {}
 
-    /** A reading with its answer: PROPOSED, CHECK (the same, and the check strip is planned), KEEP_GRADE or OWN with filter and seconds. */
+    /**
+     * A reading with its answer: PROPOSED, CHECK (the same, and the check strip is planned), KEEP_GRADE or OWN with
+     * filter and seconds.
+     */
     public record Reading(
             long version,
             @Nullable Double whitesAt,

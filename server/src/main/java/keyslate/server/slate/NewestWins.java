@@ -10,10 +10,11 @@ import keyslate.server.web.ConflictException;
 import org.springframework.stereotype.Component;
 
 /**
- * Work on a subject of which only the newest request matters: one runs, one waits, and a newer one takes the place of the one that waits. So no queue grows, whatever a
- * drag or a second window asks for.
+ * Work on a subject of which only the newest request matters: one runs, one waits, and a newer one takes the place of
+ * the one that waits. So no queue grows, whatever a drag or a second window asks for.
  *
- * <p>A request like the one that runs or waits shares its result. Over all subjects as much runs at once as there are processors.
+ * <p>A request like the one that runs or waits shares its result. Over all subjects as much runs at once as there are
+ * processors.
  */
 @Component
 class NewestWins {

@@ -20,8 +20,8 @@ import keyslate.store.slate.Recipe.Strip;
 import org.springframework.stereotype.Component;
 
 /**
- * Turns an edit into the recipe that follows. Every field is checked and all errors are said at once; what an edit drags
- * along (time with opening, time with grade, patch width with count) is computed and named in the edit's label.
+ * Turns an edit into the recipe that follows. Every field is checked and all errors are said at once; what an edit
+ * drags along (time with opening, time with grade, patch width with count) is computed and named in the edit's label.
  */
 @Component
 public class RecipeEditor {
@@ -66,7 +66,10 @@ public class RecipeEditor {
         return recipe.setup().withTime(start.seconds(), start.source(), String.join("\n", start.arithmetic()));
     }
 
-    /** The recipe with grade and time that a verdict proposed, or that the user set against it; with the check strip planned when one is wanted. */
+    /**
+     * The recipe with grade and time that a verdict proposed, or that the user set against it; with the check strip
+     * planned when one is wanted.
+     */
     public Recipe take(
             Recipe now, String filter, double seconds, Optional<CheckStrip> check, String source, String because) {
         Edit edit = new Edit();

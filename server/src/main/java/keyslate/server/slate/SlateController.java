@@ -78,8 +78,8 @@ class SlateController {
     private record PreviewAsked(String recipe, boolean local, int side) {}
 
     /**
-     * The computed print of a recipe of this slate; a recipe never changes, so its preview may be kept a while. Of previews asked for at once the newest wins: an older one
-     * that had not begun is refused as superseded.
+     * The computed print of a recipe of this slate; a recipe never changes, so its preview may be kept a while. Of
+     * previews asked for at once the newest wins: an older one that had not begun is refused as superseded.
      */
     @GetMapping(path = "/{id}/preview", produces = "image/bmp")
     ResponseEntity<byte[]> preview(

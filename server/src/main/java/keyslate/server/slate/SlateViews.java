@@ -108,7 +108,10 @@ public final class SlateViews {
     public record StartingTimeView(
             double seconds, String source, String headline, List<String> arithmetic, boolean differs) {}
 
-    /** The next strip, computed; a problem says why it cannot be made as it stands. The wide strip is offered while the base exposure is no more than a default. */
+    /**
+     * The next strip, computed; a problem says why it cannot be made as it stands. The wide strip is offered while the
+     * base exposure is no more than a default.
+     */
     public record StripPlanView(
             List<PatchView> patches,
             RectView area,

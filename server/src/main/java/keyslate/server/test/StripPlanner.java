@@ -88,7 +88,10 @@ public final class StripPlanner {
         return Stops.of(Math.ceil(Stops.ofFactor(wanted / shortest).inStops()));
     }
 
-    /** While the base exposure is a plain default, a strip that is not yet as wide as EXP-32 wants it may miss the answer. */
+    /**
+     * While the base exposure is a plain default, a strip that is not yet as wide as EXP-32 wants it may miss the
+     * answer.
+     */
     private static boolean wideStripOffered(Rig rig) {
         Strip strip = rig.recipe().strip();
         CheckStrip wide = CheckStrip.first(rig.base());

@@ -20,7 +20,10 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Every field of every calculation with everything that does not belong there: a problem document or an answer of numbers, never a failure. */
+/**
+ * Every field of every calculation with everything that does not belong there: a problem document or an answer of
+ * numbers, never a failure.
+ */
 class CalculationRefusalsTest extends ApplicationTest {
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
     private static final List<JsonNode> WRONG = List.of(
@@ -147,7 +150,9 @@ class CalculationRefusalsTest extends ApplicationTest {
         }
     }
 
-    /** JSON has no NaN: a number that is none would stand there as text. Names are the user's own and may be anything. */
+    /**
+     * JSON has no NaN: a number that is none would stand there as text. Names are the user's own and may be anything.
+     */
     private static void assertNumbers(String as, JsonNode answer) {
         if (answer.isString()) {
             assertThat(answer.asString()).as(as).isNotIn("NaN", "Infinity", "-Infinity");

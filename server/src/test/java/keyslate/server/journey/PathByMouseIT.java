@@ -29,6 +29,29 @@ class PathByMouseIT extends JourneyTest {
         keeps(printer, page);
     }
 
+    @Test
+    void aReadingThatIsNotSureEnoughIsCheckedOnAFinerStrip() {
+        Printer printer = printer();
+        Page page = printer.page();
+        printer.startsSlate("8", "Checked", "");
+        printer.goesTo("Test");
+        printer.presses("Wide strip for an unknown negative");
+        assertThat(printer.field("Patches")).hasValue("15");
+        assertThat(printer.field("Step")).hasValue("⅓");
+        assertThat(page.getByText("stop down 2 stops")).isVisible();
+        printer.enters("Patches", "5");
+        printer.presses("Expose strip");
+        printer.givesAllBurstsAndHangs();
+        Locator strip = page.getByTestId("strip-taps");
+        printer.taps(strip, 0.5, 0.5);
+        printer.taps(strip, 0.7, 0.5);
+        printer.presses("Check it on 13 × 1/12 stop");
+        page.waitForURL("**/test?sheet=plan");
+        assertThat(printer.field("Patches")).hasValue("13");
+        assertThat(printer.field("Step")).hasValue("1/12");
+        assertThat(page.getByRole(AriaRole.ROW)).hasCount(14);
+    }
+
     private void setsUp(Printer printer, Page page) {
         printer.chooses("Fill the sheet");
         assertThat(page.getByText("of the negative fall beside the paper")).isVisible();
@@ -63,7 +86,9 @@ class PathByMouseIT extends JourneyTest {
         page.waitForURL("**/shape");
     }
 
-    /** One's own time against the verdict: nothing is refused at the field, nine seconds are taken and stay on record. */
+    /**
+     * One's own time against the verdict: nothing is refused at the field, nine seconds are taken and stay on record.
+     */
     private void overrules(Printer printer, Page page) {
         assertThat(printer.button("Set grade")).isVisible();
         printer.presses("My own");

@@ -17,8 +17,10 @@ import keyslate.core.quantity.Stops;
 import keyslate.core.trial.printer.ColourDarkroom.Cast;
 
 /**
- * Density by strips and colour by eye. With viewing filters the right patch of every strip is looked at three times, the eye rested in between; with ring-arounds the patch
- * nearest to neutral and the six about it are judged for colour and strength, and a row of density patches stands on the same sheet. All judgements and all readings are weighed together.
+ * Density by strips and colour by eye. With viewing filters the right patch of every strip is looked at three times,
+ * the eye rested in between; with ring-arounds the patch nearest to neutral and the six about it are judged for colour
+ * and strength, and a row of density patches stands on the same sheet. All judgements and all readings are weighed
+ * together.
  */
 public final class ColourByEye {
     private static final double FACTOR = 0.5;

@@ -12,7 +12,10 @@ import keyslate.core.colour.ViewingLight;
 import keyslate.core.quantity.QuantityException;
 import keyslate.core.reading.ScanColour;
 
-/** A test print, its grey card read from a scan, the correction through the curve; from the second print on the correction learns from the first. */
+/**
+ * A test print, its grey card read from a scan, the correction through the curve; from the second print on the
+ * correction learns from the first.
+ */
 public final class ColourByScan {
     private static final double DONE_DELTA_E = 1;
     private static final double PALEST = 90;

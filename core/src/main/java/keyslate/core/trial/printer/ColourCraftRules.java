@@ -11,8 +11,9 @@ import keyslate.core.quantity.Stops;
 import keyslate.core.trial.printer.ColourDarkroom.Cast;
 
 /**
- * The plain rules of the craft, for comparison: a strip of equal seconds, whole test prints, density first, the strongest cast first and one at a time, half the viewing filter, and the time left as it
- * stands when the pack changes.
+ * The plain rules of the craft, for comparison: a strip of equal seconds, whole test prints, density first, the
+ * strongest cast first and one at a time, half the viewing filter, and the time left as it stands when the pack
+ * changes.
  */
 public final class ColourCraftRules {
     private static final int PATCHES = 8;

@@ -8,7 +8,10 @@ import keyslate.core.colour.RingAround.Exposed;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Stops;
 
-/** What a printer in colour starts from: the pack and time of a normal negative under the usual lamp on paper as labelled. */
+/**
+ * What a printer in colour starts from: the pack and time of a normal negative under the usual lamp on paper as
+ * labelled.
+ */
 public final class ColourStart {
     /** Density the grey card should have. */
     public static final double WANTED_DENSITY = 0.75;

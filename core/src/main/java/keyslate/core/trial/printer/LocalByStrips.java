@@ -9,7 +9,10 @@ import keyslate.core.exposure.PatchPick;
 import keyslate.core.local.LocalChange;
 import keyslate.core.quantity.ExposureTime;
 
-/** One area that wants more or less than the base: each read off strips of its own, the change in stops from the two, the seconds from that. */
+/**
+ * One area that wants more or less than the base: each read off strips of its own, the change in stops from the two,
+ * the seconds from that.
+ */
 public final class LocalByStrips {
     private static final GradeFilter FILTER = GradeFilter.G2;
     private static final ExposureTime GUESS = ExposureTime.ofSeconds(10);

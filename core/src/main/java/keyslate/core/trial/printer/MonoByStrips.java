@@ -13,8 +13,9 @@ import keyslate.core.quantity.Grade;
 import keyslate.core.reading.StripReading;
 
 /**
- * Strips, marks and the advice on them, followed to the letter: a strip of thirds about a plain guess, a check strip where the reading is not sure enough, the print. As a split the
- * same reading is exposed through both filters, so that the grade need not be one of the set.
+ * Strips, marks and the advice on them, followed to the letter: a strip of thirds about a plain guess, a check strip
+ * where the reading is not sure enough, the print. As a split the same reading is exposed through both filters, so
+ * that the grade need not be one of the set.
  */
 public final class MonoByStrips {
     private static final ExposureTime GUESS = ExposureTime.ofSeconds(10);

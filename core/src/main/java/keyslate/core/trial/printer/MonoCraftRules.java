@@ -6,8 +6,9 @@ import keyslate.core.contrast.GradeFilter;
 import keyslate.core.quantity.Grade;
 
 /**
- * The plain rules of the craft, for comparison: a strip of equal seconds, the nearest patch and no reading between, patch number times the step, no lag, a filter harder or softer by feel, the same
- * time from 00 to 3½ and twice from 4 on.
+ * The plain rules of the craft, for comparison: a strip of equal seconds, the nearest patch and no reading between,
+ * patch number times the step, no lag, a filter harder or softer by feel, the same time from 00 to 3½ and twice from 4
+ * on.
  */
 public final class MonoCraftRules {
     private static final double STEP_SECONDS = 3;

@@ -3,8 +3,8 @@ package keyslate.core.trial.printer;
 import keyslate.core.contrast.GradeFilter;
 
 /**
- * What a printer in monochrome sees on a strip. Places are counted in patches from the first (0), as a person sees them, to half a patch; under −0.5 or above the last by 0.5
- * the tone is on no patch.
+ * What a printer in monochrome sees on a strip. Places are counted in patches from the first (0), as a person sees
+ * them, to half a patch; under −0.5 or above the last by 0.5 the tone is on no patch.
  */
 public interface MonoDarkroom {
     /** Where the brightest tone that must keep detail is just not paper white. */

@@ -27,7 +27,10 @@ public record StripOnPaper(List<ExposureTime> bursts, boolean covered, List<Expo
     private static final double LONGEST_SECONDS = 600;
     private static final double NO_LIGHT_SECONDS = 0.01;
 
-    /** As the plan wants it; the lens is closed by whole stops until no burst is flagged as too short to repeat, or opened when it would take ten minutes, and the totals are counted back to the open lens. */
+    /**
+     * As the plan wants it; the lens is closed by whole stops until no burst is flagged as too short to repeat, or
+     * opened when it would take ten minutes, and the totals are counted back to the open lens.
+     */
     static StripOnPaper covering(CheckStrip plan) {
         Stops half = plan.step().times((plan.patches() - 1) / 2.0);
         double longest = plan.centre().plus(half).inSeconds();

@@ -24,7 +24,8 @@ final class Eye {
     /**
      * An eye.
      *
-     * @param steady share of the variance of cast judgements, 0 to 1, that is one and the same error all through a run and that no second look takes away
+     * @param steady share of the variance of cast judgements, 0 to 1, that is one and the same error all through a run
+     * and that no second look takes away
      */
     Eye(long seed, double steady) {
         random = new SplittableRandom(seed);
@@ -34,7 +35,8 @@ final class Eye {
     }
 
     /**
-     * Where a tone is seen that needs so much light: read between the patches, with the error of choosing, to the nearest half patch; may lie beyond either end.
+     * Where a tone is seen that needs so much light: read between the patches, with the error of choosing, to the
+     * nearest half patch; may lie beyond either end.
      *
      * @param given log10 of the light each patch got, rising
      * @param needed log10 of the light that the tone needs

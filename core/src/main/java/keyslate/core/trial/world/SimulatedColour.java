@@ -22,8 +22,8 @@ import keyslate.core.trial.printer.ColourStart;
 import keyslate.core.trial.printer.StripOnPaper;
 
 /**
- * A grey card on an unknown colour negative and unknown paper, printed with an unknown lamp and a dial that is off. Answers with looks and scans, and at the end with how far a setting is from the
- * best.
+ * A grey card on an unknown colour negative and unknown paper, printed with an unknown lamp and a dial that is off.
+ * Answers with looks and scans, and at the end with how far a setting is from the best.
  */
 public final class SimulatedColour implements ColourDarkroom {
     private static final double LAG_SPREAD_SECONDS = 0.02;
@@ -151,7 +151,10 @@ public final class SimulatedColour implements ColourDarkroom {
         return (int) Math.round(255 * shown);
     }
 
-    /** How far a setting's print is from the best: stops by which the card's density is off, and ΔE00 of its cast once the density is right, because the density has a figure of its own. */
+    /**
+     * How far a setting's print is from the best: stops by which the card's density is off, and ΔE00 of its cast once
+     * the density is right, because the density has a figure of its own.
+     */
     public PrintError errorOf(Exposed set) {
         DyeImage.Appearance seen = card(set.pack(), rightSeconds(set.pack())).in(ViewingLight.USUAL);
         double cast = ColourDifference.of(seen.lightness(), seen.a(), seen.b(), seen.lightness(), 0, 0);

@@ -16,7 +16,8 @@ import keyslate.core.trial.printer.MonoRecipe;
 import keyslate.core.trial.printer.StripOnPaper;
 
 /**
- * An unknown negative on unknown paper under a lamp of unknown lag and evenness. It answers with what is seen on paper, and at the end with how far a recipe is from the best.
+ * An unknown negative on unknown paper under a lamp of unknown lag and evenness. It answers with what is seen on
+ * paper, and at the end with how far a recipe is from the best.
  */
 public final class SimulatedMono implements MonoDarkroom {
     private static final double FIRST_GUESS_SECONDS = 10;
@@ -104,9 +105,11 @@ public final class SimulatedMono implements MonoDarkroom {
     }
 
     /**
-     * How far a recipe's print is from the best: stops by which its whites are off; grades from the grade that puts both tones right.
+     * How far a recipe's print is from the best: stops by which its whites are off; grades from the grade that puts
+     * both tones right.
      *
-     * @param filtersOnly whether the equipment has half-grade filters alone: then what even the nearest of them misses by is no error of the recipe
+     * @param filtersOnly whether the equipment has half-grade filters alone: then what even the nearest of them misses
+     * by is no error of the recipe
      */
     public PrintError errorOf(MonoRecipe recipe, boolean filtersOnly) {
         double best = bestGrade().onScale();
@@ -118,7 +121,10 @@ public final class SimulatedMono implements MonoDarkroom {
         return new PrintError(Math.abs(stops), OptionalDouble.of(grades), OptionalDouble.empty());
     }
 
-    /** How far the tone of the area is off in a print of the recipe, stops: a burn is a burst of its own with a lag of its own. */
+    /**
+     * How far the tone of the area is off in a print of the recipe, stops: a burn is a burst of its own with a lag of
+     * its own.
+     */
     public PrintError errorOf(LocalRecipe recipe) {
         double received = recipe.baseSetSeconds() - truth.lagSeconds();
         if (recipe.changeSeconds() > 0) {
