@@ -47,6 +47,21 @@ class ColourLawsTest {
 
     @ParameterizedTest
     @MethodSource("keyslate.core.Draws#seeds")
+    void takingNeutralOffOnTheWayOrOnlyAtTheEndIsTheSame(long seed) {
+        RandomGenerator random = Draws.from(seed);
+        FilterPack pack = FilterPack.of(0, random.nextDouble(100), random.nextDouble(100));
+        FilterShift a = shift(random).times(0.2);
+        FilterShift b = shift(random).times(0.2);
+        NeutralRemoval atTheEnd = NeutralRemoval.of(pack.toShift().plus(a).plus(b));
+        NeutralRemoval first = NeutralRemoval.of(pack.toShift().plus(a));
+        NeutralRemoval second = NeutralRemoval.of(first.pack().toShift().plus(b));
+        assertClose(second.pack().toShift(), atTheEnd.pack().toShift());
+        assertThat(first.timeFactor() * second.timeFactor() / atTheEnd.timeFactor())
+                .isCloseTo(1, within(FLOAT));
+    }
+
+    @ParameterizedTest
+    @MethodSource("keyslate.core.Draws#seeds")
     void neutralTakenOffAnIdealSetKeepsEveryLayer(long seed) {
         FilterShift raw = shift(Draws.from(seed));
         NeutralRemoval removal = NeutralRemoval.of(raw);

@@ -73,6 +73,7 @@ class LocalLawsTest {
             assertThat(wanted).as("refused although half the room is free").isGreaterThan(tools * 6.0);
             return;
         }
+        assertThat(schedule.moves()).allMatch(m -> m.tool() < tools && m.endSeconds() <= 12 + 1e-6);
         double received = 0;
         for (RunSchedule.Segment segment : schedule.segments()) {
             assertThat(segment.held()).hasSizeLessThanOrEqualTo(tools);

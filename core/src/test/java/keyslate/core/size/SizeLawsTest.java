@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.random.RandomGenerator;
 import keyslate.core.Draws;
+import keyslate.core.exposure.Reciprocity;
 import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.FNumber;
 import keyslate.core.quantity.Length;
 import keyslate.core.quantity.Magnification;
 import org.junit.jupiter.api.Test;
@@ -57,6 +59,22 @@ class SizeLawsTest {
         double twoSteps = SizeChange.timeFactor(a, b, pupil) * SizeChange.timeFactor(b, c, pupil);
         assertThat(twoSteps / SizeChange.timeFactor(a, c, pupil)).isCloseTo(1, within(FLOAT));
         assertThat(SizeChange.stopsMoreTime(a, b, pupil).inStops() > 0).isEqualTo(b.inTimes() > a.inTimes());
+    }
+
+    @ParameterizedTest
+    @MethodSource("keyslate.core.Draws#seeds")
+    void aRescaleThereAndBackIsTheTimeItself(long seed) {
+        RandomGenerator random = Draws.from(seed);
+        ExposureTime time = ExposureTime.ofSeconds(Draws.logBetween(random, 2, 100));
+        Magnification small = Magnification.of(Draws.logBetween(random, 0.5, 20));
+        Magnification large = Magnification.of(Draws.logBetween(random, 0.5, 20));
+        FNumber open = FNumber.of(Draws.logBetween(random, 2.8, 22));
+        FNumber closed = FNumber.of(Draws.logBetween(random, 2.8, 22));
+        double pupils = random.nextDouble(0.5, 2);
+        Reciprocity paper = new Reciprocity(random.nextDouble(0.85, 1), 1);
+        ExposureTime there = SizeChange.rescaled(time, open, small, closed, large, pupils, 0, paper);
+        ExposureTime back = SizeChange.rescaled(there, closed, large, open, small, pupils, 0, paper);
+        assertThat(back.inSeconds()).isCloseTo(time.inSeconds(), within(1e-9 * time.inSeconds()));
     }
 
     @Test
