@@ -41,16 +41,13 @@ public final class StripPlanner {
             List<PatchView> patches = patches(plan, centre, strip);
             List<String> notes = new ArrayList<>();
             if (patches.stream().anyMatch(PatchView::tooShort)) {
-                notes.add("A burst under " + Show.number(CoverStrip.SHORTEST_BURST_SECONDS)
-                        + " s is hard to repeat: stop down " + Show.stopsApart(stopsToClose(plan))
-                        + ", or take fewer patches.");
+                notes.add("A burst under " + Show.number(CoverStrip.SHORTEST_BURST_SECONDS) + " s is hard to repeat: "
+                        + stopDown(rig, centre, stopsToClose(plan)) + ", or take fewer patches.");
             }
             negative.ifPresent(n -> poorPatch(rig, n, area).ifPresent(notes::add));
             if (rig.enlarger().lagSeconds() > 0) {
-                notes.add("Each burst is set " + Show.number(rig.enlarger().lagSeconds())
-                        + " s longer for the lag of the lamp ("
-                        + ("measured".equals(rig.enlarger().lagSource()) ? "measured" : "default, not measured yet")
-                        + ").");
+                notes.add("Bursts hold " + Show.number(rig.enlarger().lagSeconds()) + " s for the lamp's lag, "
+                        + ("measured".equals(rig.enlarger().lagSource()) ? "as measured." : "not measured yet."));
             }
             return new StripPlanView(
                     patches,
@@ -78,6 +75,19 @@ public final class StripPlanner {
         }
     }
 
+    /** A time that is known follows the opening by itself; a plain default and a centre of one's own do not. */
+    private static String stopDown(Rig rig, ExposureTime centre, Stops stops) {
+        boolean follows = rig.recipe().strip().centreSeconds() == null && !isPlainDefault(rig);
+        return "stop down " + Show.stopsApart(stops)
+                + (follows
+                        ? ""
+                        : " and centre on " + Show.seconds(centre.plus(stops).inSeconds()));
+    }
+
+    private static boolean isPlainDefault(Rig rig) {
+        return "default".equals(rig.recipe().setup().baseSource());
+    }
+
     /** Whole stops to close the lens by, so that the shortest burst becomes long enough. */
     private static Stops stopsToClose(CoverStrip plan) {
         double shortest = plan.patches().stream()
@@ -96,10 +106,9 @@ public final class StripPlanner {
         Strip strip = rig.recipe().strip();
         CheckStrip wide = CheckStrip.first(rig.base());
         boolean isWide = "EQUAL_STOPS".equals(strip.kind())
-                && strip.centreSeconds() == null
                 && strip.patches() == wide.patches()
                 && Stops.of(strip.stepStops()).equals(wide.step());
-        return "default".equals(rig.recipe().setup().baseSource()) && !isWide;
+        return isPlainDefault(rig) && !isWide;
     }
 
     /** The bursts that a strip is exposed with. */

@@ -147,8 +147,12 @@ class EditHttpTest extends ApplicationTest {
                 .isTrue();
         JsonNode wide = http().edit(id, "stripForUnknownNegative", true).json();
         assertThat(wide.get("strip").get("patches").size()).isEqualTo(15);
-        assertThat(wide.get("strip").get("notes").toString()).contains("stop down 2 stops");
+        assertThat(wide.get("strip").get("notes").toString()).contains("stop down 2 stops and centre on 40.0 s");
         assertThat(wide.get("strip").get("wideStripOffered").asBoolean()).isFalse();
+        http().edit(id, "apertureMark", 16);
+        JsonNode closed = http().edit(id, "stripCentreSeconds", 40).json();
+        assertThat(closed.get("strip").get("notes").toString()).doesNotContain("stop down");
+        assertThat(closed.get("strip").get("wideStripOffered").asBoolean()).isFalse();
         JsonNode narrow = http().edit(id, "stripPatches", 5).json();
         assertThat(narrow.get("strip").get("wideStripOffered").asBoolean()).isTrue();
         JsonNode known = http().edit(id, "baseSeconds", 12).json();
