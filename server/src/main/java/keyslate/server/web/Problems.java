@@ -3,9 +3,11 @@ package keyslate.server.web;
 import java.net.URI;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import keyslate.core.quantity.QuantityException;
 import keyslate.store.StorageException;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
@@ -80,6 +82,28 @@ class Problems extends ResponseEntityExceptionHandler {
         ProblemDetail detail = detail(
                 HttpStatus.BAD_REQUEST, "not-json", "Not readable", "The request is not the JSON that belongs here.");
         return new ResponseEntity<>(detail, HttpStatus.BAD_REQUEST);
+    }
+
+    /** What the framework itself refuses gets a stable code too: the name of its status. */
+    @Override
+    protected ResponseEntity<Object> handleExceptionInternal(
+            Exception e,
+            @Nullable Object body,
+            org.springframework.http.HttpHeaders headers,
+            org.springframework.http.HttpStatusCode status,
+            org.springframework.web.context.request.WebRequest request) {
+        ResponseEntity<Object> answer = super.handleExceptionInternal(e, body, headers, status, request);
+        if (answer != null && answer.getBody() instanceof ProblemDetail detail) {
+            HttpStatus known = HttpStatus.resolve(status.value());
+            String code = known == null
+                    ? "refused"
+                    : known.name().toLowerCase(Locale.ROOT).replace('_', '-');
+            detail.setProperty("code", code);
+            if (known == HttpStatus.NOT_FOUND) {
+                detail.setDetail("There is nothing at this address.");
+            }
+        }
+        return answer;
     }
 
     private static String expected(Class<?> type) {

@@ -88,6 +88,15 @@ class CalculationRefusalsTest extends ApplicationTest {
     }
 
     @Test
+    void aCalculationThatDoesNotExistAndAWrongMethodHaveCodes() {
+        Answer unknown = http().post("/api/calculations/alchemy", Map.of("lead", 1));
+        assertThat(unknown.status()).isEqualTo(404);
+        assertThat(unknown.code()).isEqualTo("not-found");
+        assertThat(unknown.json().get("detail").asString()).isEqualTo("There is nothing at this address.");
+        assertThat(http().get("/api/calculations/dilution").code()).isEqualTo("method-not-allowed");
+    }
+
+    @Test
     void anEntryOfAListIsNamedByItsPlace() {
         Answer answer =
                 http().post("/api/calculations/strip-pick", Map.of("totalsSeconds", List.of(5, -7, 10), "place", 1));
