@@ -1,12 +1,12 @@
 package keyslate.core.reading;
 
 import java.util.List;
+import keyslate.core.curve.StripCurve;
 import keyslate.core.numeric.Bisection;
 import keyslate.core.numeric.Isotonic;
 import keyslate.core.numeric.MonotoneCubic;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
-import keyslate.core.quantity.QuantityException;
 
 /**
  * The time that gives a wanted density, from the densities of a strip.
@@ -27,7 +27,7 @@ public record StripMatch(ExposureTime time, int segment, double weight) {
 
     /** For rising times with the density of each patch. */
     public static StripMatch at(List<ExposureTime> times, double[] densities, double wanted, Between between) {
-        double[] logs = logs(times, densities);
+        double[] logs = StripCurve.logTimes(times, densities);
         double[] rising = Isotonic.rising(densities);
         int last = logs.length - 1;
         Check.finite("density", wanted);
@@ -57,24 +57,6 @@ public record StripMatch(ExposureTime time, int segment, double weight) {
         double step = rising[i + 1] - rising[i];
         double w = step == 0 ? 0 : Math.max(0, Math.min(1, (wanted - rising[i]) / step));
         return logs[i] + w * (logs[i + 1] - logs[i]);
-    }
-
-    static double[] logs(List<ExposureTime> times, double[] densities) {
-        if (times.size() < 2 || times.size() != densities.length) {
-            throw new QuantityException(
-                    QuantityException.Kind.WRONG_SHAPE,
-                    "strip",
-                    "a strip needs at least two patches with their densities");
-        }
-        double[] logs = new double[times.size()];
-        for (int i = 0; i < logs.length; i++) {
-            logs[i] = Math.log10(times.get(i).inSeconds());
-            Check.finite("density", densities[i]);
-            if (i > 0 && logs[i] <= logs[i - 1]) {
-                throw Check.outOfRange("times", "each patch must get more light than the one before");
-            }
-        }
-        return logs;
     }
 
     /**

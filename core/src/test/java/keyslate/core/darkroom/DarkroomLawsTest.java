@@ -11,6 +11,7 @@ import keyslate.core.Draws;
 import keyslate.core.colour.Layers;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.curve.FilmCurve;
 import keyslate.core.darkroom.Reach.Area;
 import keyslate.core.darkroom.Reach.Uncovered;
 import keyslate.core.darkroom.SheetExposure.Burst;
@@ -159,7 +160,7 @@ class DarkroomLawsTest {
         for (int i = 0; i < scene.length; i++) {
             scene[i] = 0.0005f + 1.5f * i / scene.length;
         }
-        float[] negative = FilmCurve.negativeOf(Raster.over(1000, 1, scene), 0).samples();
+        float[] negative = MonoNegative.of(Raster.over(1000, 1, scene), 0).samples();
         for (int i = 0; i < scene.length; i++) {
             assertThat(negative[i]).isCloseTo((float) FilmCurve.density(scene[i], 0), within(0.003f));
             if (i > 0) {

@@ -3,8 +3,8 @@ package keyslate.core.docs;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.function.ToDoubleFunction;
+import keyslate.core.curve.FilmCurve;
 import keyslate.core.darkroom.EnlargerLight;
-import keyslate.core.darkroom.FilmCurve;
 import keyslate.core.darkroom.ToneEncoding;
 import keyslate.core.process.ProcessTime;
 

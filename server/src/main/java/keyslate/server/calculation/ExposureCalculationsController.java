@@ -1,10 +1,10 @@
 package keyslate.server.calculation;
 
 import java.util.List;
+import keyslate.core.curve.PaperSpeed;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.exposure.ApertureTrade;
 import keyslate.core.exposure.LampLag;
-import keyslate.core.exposure.PaperSpeed;
 import keyslate.core.exposure.Reciprocity;
 import keyslate.core.exposure.TimerSteps;
 import keyslate.core.exposure.WorkableTime;

@@ -4,7 +4,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
-import keyslate.core.darkroom.FilmCurve;
+import keyslate.core.darkroom.MonoNegative;
 import keyslate.core.darkroom.Raster;
 import keyslate.core.darkroom.ToneEncoding;
 import keyslate.store.negative.Frame;
@@ -34,7 +34,7 @@ public class Negatives {
     /** Densities of the negative; empty when the frame was never scanned. */
     public synchronized Optional<Raster> negative(Frame frame) {
         return Optional.ofNullable(frame.pictureId())
-                .map(id -> negatives.computeIfAbsent(id, key -> FilmCurve.negativeOf(scene(key), 0)));
+                .map(id -> negatives.computeIfAbsent(id, key -> MonoNegative.of(scene(key), 0)));
     }
 
     /** The negative at {@value #SMALL_SIDE} pixels, for judging where tones lie. */

@@ -1,4 +1,4 @@
-package keyslate.core.exposure;
+package keyslate.core.curve;
 
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;

@@ -1,14 +1,15 @@
-package keyslate.core.reading;
+package keyslate.core.curve;
 
 import java.util.List;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.QuantityException;
 
 /**
  * A logistic curve through the densities of a strip on fixed-grade paper.
  *
  * <p>REA-09: q = (D − white)/(black − white), log10(q/(1 − q)) = s·(log10 t − x0), weighted by (q(1 − q))², patches with 0.02 &lt; q &lt; 0.98. It
- * overstates R of variable-contrast paper (144 for a true 110): see {@link StripMatch#isoRange}.
+ * overstates R of variable-contrast paper (144 for a true 110): see {@code StripMatch.isoRange} in the package reading.
  *
  * @param steepness s
  * @param midLogTime x0, log10 of the time for half the range
@@ -24,7 +25,7 @@ public record StripCurve(
     private static final double SHADOW_SHARE = 0.9;
 
     public static StripCurve of(List<ExposureTime> times, double[] densities, double white, double black) {
-        double[] logs = StripMatch.logs(times, densities);
+        double[] logs = logTimes(times, densities);
         double range = Check.positive("range of the paper", black - white, "");
         double w = 0;
         double wx = 0;
@@ -67,5 +68,24 @@ public record StripCurve(
 
     private static double logit(double q) {
         return Math.log10(q / (1 - q));
+    }
+
+    /** log10 of the times of a strip; refused unless they rise and there is a density for each. */
+    public static double[] logTimes(List<ExposureTime> times, double[] densities) {
+        if (times.size() < 2 || times.size() != densities.length) {
+            throw new QuantityException(
+                    QuantityException.Kind.WRONG_SHAPE,
+                    "strip",
+                    "a strip needs at least two patches with their densities");
+        }
+        double[] logs = new double[times.size()];
+        for (int i = 0; i < logs.length; i++) {
+            logs[i] = Math.log10(times.get(i).inSeconds());
+            Check.finite("density", densities[i]);
+            if (i > 0 && logs[i] <= logs[i - 1]) {
+                throw Check.outOfRange("times", "each patch must get more light than the one before");
+            }
+        }
+        return logs;
     }
 }
