@@ -1,5 +1,6 @@
 package keyslate.core.contrast;
 
+import java.util.Optional;
 import keyslate.core.contrast.VariableContrastPaper.FilterLight;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.Grade;
@@ -12,10 +13,10 @@ import keyslate.core.quantity.Stops;
  * 0.30 of yellow on grade 2 is grade 1.07 and costs 0.21 stop.
  *
  * @param isoRange R under the mask
- * @param grade the grade, held to the ends of the scale
+ * @param grade the grade; none when R lies beyond the ends of the scale (40 to 170)
  * @param lost light lost at net 0.6
  */
-public record ColourMask(double isoRange, Grade grade, Stops lost) {
+public record ColourMask(double isoRange, Optional<Grade> grade, Stops lost) {
     /** Densities of yellow and magenta, 0 or more. */
     public static ColourMask over(VariableContrastPaper paper, Grade grade, double yellow, double magenta) {
         Check.notNegative("yellow density", yellow, "");
@@ -28,6 +29,8 @@ public record ColourMask(double isoRange, Grade grade, Stops lost) {
         double needed = paper.logBlueFor(VariableContrastPaper.SPEED_NET, ratio)
                 - paper.logBlueFor(VariableContrastPaper.SPEED_NET, light.ratio());
         return new ColourMask(
-                range, GradeScale.gradeOf(Math.max(40, Math.min(170, range))), Stops.ofLogExposure(needed + blueLoss));
+                range,
+                GradeScale.reaches(range) ? Optional.of(GradeScale.gradeOf(range)) : Optional.empty(),
+                Stops.ofLogExposure(needed + blueLoss));
     }
 }

@@ -13,6 +13,9 @@ import keyslate.core.quantity.Stops;
 public final class MixedBurn {
     private static final double LONGEST_SECONDS = 36_000;
     private static final int HALVINGS = 80;
+    /** So near to the paper's maximum more light shows nothing: a burn beyond it aims here. */
+    private static final double BLACKEST_NET = VariableContrastPaper.NET_MAXIMUM - 1e-4;
+
     private final VariableContrastPaper paper;
 
     public MixedBurn(VariableContrastPaper paper) {
@@ -53,10 +56,10 @@ public final class MixedBurn {
         Check.finite("density", tone);
         double same = time.inSeconds() * (change.toFactor() - 1);
         Exposure under = new Exposure(base, time.inSeconds());
-        double target = net(List.of(new Exposure(base, time.inSeconds() + same)), tone);
-        if (VariableContrastPaper.NET_MAXIMUM - target < 1e-4) {
+        if (net(List.of(under), tone) > BLACKEST_NET) {
             throw Check.infeasible("burn", "this tone is black already: a burn shows nothing");
         }
+        double target = Math.min(BLACKEST_NET, net(List.of(new Exposure(base, time.inSeconds() + same)), tone));
         double seconds = change.inStops() == 0
                 ? 0
                 : burn.equals(base)
@@ -69,6 +72,21 @@ public final class MixedBurn {
                                 HALVINGS);
         Stops effective = Stops.ofFactor((time.inSeconds() + seconds) / time.inSeconds());
         return new Burn(seconds, VariableContrastPaper.PAPER_WHITE + target, same, effective);
+    }
+
+    /**
+     * CON-16 for a tone that is named by its place on the print: {@link #of} at the tone of the negative that has net density {@code net}
+     * after the base alone.
+     *
+     * @param net above 0, under the paper's maximum; a mid tone has 0.6
+     * @return seconds of the burn over those at the base's grade; 1 when it is the base's
+     */
+    public double timeFactor(Grade base, ExposureTime time, double net, Stops change, Grade burn) {
+        Check.positive("burn", change.inStops(), "stops");
+        FilterLight light = paper.lightAt(base);
+        double tone = Math.log10(time.inSeconds()) + light.blueLog() - paper.logBlueFor(net, light.ratio());
+        Burn found = of(base, time, tone, change, burn);
+        return found.seconds() / found.sameGradeSeconds();
     }
 
     private double net(List<Exposure> exposures, double tone) {

@@ -27,11 +27,16 @@ public record LampLag(double inSeconds) {
 
     /**
      * EXP-10: d = (n·t − T)/(n − 1) when {@code bursts} bursts of {@code burst} match one exposure {@code single}.
-     * Example: 10 bursts of 1 s match 9.1 s, so d = 0.1 s.
+     * Example: 10 bursts of 1 s match 9.1 s, so d = 0.1 s. A lag as long as the burst is refused.
      */
     public static LampLag fromTest(int bursts, ExposureTime burst, ExposureTime single) {
         Check.count("number of bursts", bursts, 2, 100);
-        return new LampLag((bursts * burst.inSeconds() - single.inSeconds()) / (bursts - 1));
+        double lag = (bursts * burst.inSeconds() - single.inSeconds()) / (bursts - 1);
+        if (lag >= burst.inSeconds()) {
+            throw Check.infeasible(
+                    "lamp lag", "with a lag as long as the burst no light would have come: the two do not match");
+        }
+        return new LampLag(lag);
     }
 
     /** The seconds of full light that a burst set to {@code set} gives, 0 when it is shorter than the lag. */

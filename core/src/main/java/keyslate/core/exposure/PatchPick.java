@@ -35,6 +35,7 @@ public record PatchPick(int index, double weight) {
             throw Check.outOfRange(
                     "patch", "the strip has " + totals.size() + " patches; make a longer strip to go beyond it");
         }
+        refuseFalling(totals);
         double here = Math.log(totals.get(index).inSeconds());
         double next = weight > 0 ? Math.log(totals.get(index + 1).inSeconds()) : here;
         return ExposureTime.ofSeconds(Math.exp(here * (1 - weight) + next * weight));
@@ -45,7 +46,16 @@ public record PatchPick(int index, double weight) {
      * gap when the value lies between two.
      */
     public Stops uncertaintyOn(List<ExposureTime> totals) {
+        refuseFalling(totals);
         int from = Math.min(index, totals.size() - 2);
         return totals.get(from + 1).stopsFrom(totals.get(from)).times(0.5);
+    }
+
+    private static void refuseFalling(List<ExposureTime> totals) {
+        for (int i = 1; i < totals.size(); i++) {
+            if (totals.get(i).compareTo(totals.get(i - 1)) < 0) {
+                throw Check.outOfRange("patches", "no patch may have less light than the one before it");
+            }
+        }
     }
 }

@@ -13,6 +13,8 @@ import keyslate.core.quantity.Stops;
  */
 public record TimerSteps(List<Band> bands) {
     private static final double FLOAT_GUARD = 1e-9;
+    /** Errors in stops that differ by less are the same: a tie must not be decided by the last bit. */
+    private static final double TIE = 1e-12;
 
     /** Steps of {@code stepSeconds} up to and including {@code upToSeconds}. */
     public record Band(double upToSeconds, double stepSeconds) {
@@ -53,7 +55,7 @@ public record TimerSteps(List<Band> bands) {
         double high = low * step >= t - FLOAT_GUARD ? low : low + 1;
         double upError = Math.log(high * step / t) / Math.log(2);
         double downError = low > 0 ? Math.log(low * step / t) / Math.log(2) : Double.NEGATIVE_INFINITY;
-        double multiple = Math.abs(downError) < Math.abs(upError) ? low : high;
+        double multiple = Math.abs(downError) < Math.abs(upError) - TIE ? low : high;
         double set = Math.rint(multiple * step * 1e9) / 1e9;
         return new Setting(ExposureTime.ofSeconds(set), Stops.ofFactor(set / t));
     }

@@ -84,6 +84,7 @@ public final class MaskChart {
      * diffuser).
      */
     public Plan plan(Map<String, LocalChange> areas, ExposureTime base, Stops diffuserLoss) {
+        Check.notNegative("loss of the diffuser", diffuserLoss.inStops(), "stops");
         double burn =
                 areas.values().stream().mapToDouble(c -> c.change().inStops()).reduce(0, Math::max);
         Map<String, Double> opacity = new LinkedHashMap<>();

@@ -9,13 +9,14 @@ import keyslate.core.exposure.LampLag;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Grade;
+import keyslate.core.quantity.QuantityException;
 
 /**
  * The order of holds and burns of one sheet.
  *
  * <p>LOC-08: holds are jobs on the tools two hands can carry, each in one piece, longest first to the least loaded tool
  * (lowest number on ties); when that overflows the base, exact packing is tried. The base is cut where a hold starts or
- * ends; every piece is one burst, set = received + lag. Burns come after, base grade first, then by grade.
+ * ends; every piece is one burst, set = received + lag. Burns come after, base grade first, then by grade; received = T·(2^s − 1)·time factor.
  *
  * @param segments the pieces of the base
  * @param burns the burns in order
@@ -28,8 +29,23 @@ public record RunSchedule(List<Segment> segments, List<BurnStep> burns, List<Mov
     /** A hold that is asked for. */
     public record Hold(String area, LocalChange change) {}
 
-    /** A burn that is asked for; no grade = the base's. */
-    public record Burn(String area, LocalChange change, Optional<Grade> grade) {}
+    /**
+     * A burn that is asked for.
+     *
+     * @param grade none = the base's
+     * @param timeFactor by how much longer the burn's filter takes than the base's for the same tone (R39: f(g_burn)/f(g_base); by the
+     *     paper's curves {@code MixedBurn}); 1 at the base's grade
+     */
+    public record Burn(String area, LocalChange change, Optional<Grade> grade, double timeFactor) {
+        public Burn {
+            timeFactor = Check.positive("time factor", timeFactor, "");
+        }
+
+        /** A burn in the light of the base. */
+        public static Burn atBase(String area, LocalChange change) {
+            return new Burn(area, change, Optional.empty(), 1);
+        }
+    }
 
     /** One piece of the base, with the areas held back all through it. */
     public record Segment(ExposureTime set, double receivedSeconds, List<String> held) {
@@ -56,6 +72,10 @@ public record RunSchedule(List<Segment> segments, List<BurnStep> burns, List<Mov
     public static RunSchedule plan(ExposureTime base, List<Hold> holds, List<Burn> burns, int tools, LampLag lag) {
         Check.count("tools", tools, 1, 4);
         List<Job> jobs = new ArrayList<>();
+        if (holds.stream().map(Hold::area).distinct().count() < holds.size()) {
+            throw new QuantityException(
+                    QuantityException.Kind.WRONG_SHAPE, "holds", "an area is held back once: two holds have one name");
+        }
         for (int i = 0; i < holds.size(); i++) {
             double seconds = -holds.get(i).change().secondsOn(base);
             jobs.add(new Job(i, holds.get(i).area(), Check.positive("hold", seconds, "s")));
@@ -167,7 +187,7 @@ public record RunSchedule(List<Segment> segments, List<BurnStep> burns, List<Mov
                 Comparator.comparing((Burn b) -> b.grade().map(Grade::onScale).orElse(Double.NEGATIVE_INFINITY)));
         return sorted.stream()
                 .map(b -> {
-                    double received = Check.positive("burn", b.change().secondsOn(base), "s");
+                    double received = Check.positive("burn", b.change().secondsOn(base), "s") * b.timeFactor();
                     return new BurnStep(b.area(), b.grade(), lag.toSet(ExposureTime.ofSeconds(received)), received);
                 })
                 .toList();

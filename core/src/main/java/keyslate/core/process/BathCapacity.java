@@ -16,6 +16,8 @@ public record BathCapacity(double usedFraction, double leftSquareMetres) {
     public static final double SHEET_8X10 = 0.0516128;
 
     private static final double SQUARE_MM_PER_M2 = 1e6;
+    /** Areas of sheets add up in decimals: a bath that is full but for this is full. */
+    private static final double FULL = 1e-9;
 
     /** For a bath of {@code litres} that takes {@code squareMetresPerLitre} and has taken {@code usedSquareMetres}. */
     public static BathCapacity of(double litres, double squareMetresPerLitre, double usedSquareMetres) {
@@ -25,7 +27,7 @@ public record BathCapacity(double usedFraction, double leftSquareMetres) {
     }
 
     public boolean isExhausted() {
-        return usedFraction >= 1;
+        return usedFraction >= 1 - FULL;
     }
 
     /** The same counted in sheets of 8 × 10 in. */

@@ -26,6 +26,7 @@ public record ScanDensity(double offset, double slope, double rms) {
         double mx = 0;
         double my = 0;
         for (int i = 0; i < n; i++) {
+            refuseClipped(codes[i]);
             mx += minusLog(codes[i]) / n;
             my += Check.finite("density", densities[i]) / n;
         }
@@ -57,10 +58,7 @@ public record ScanDensity(double offset, double slope, double rms) {
     /** REA-05 for one channel; the reference must not be clipped. */
     public static double byReference(double code, double referenceCode, double referenceDensity) {
         Check.within("code", code, 0, 255, "");
-        Check.within("reference", referenceCode, 0, 255, "");
-        if (referenceCode <= 0 || referenceCode >= 255) {
-            throw Check.outOfRange("reference", "the reference is clipped in the scan: scan it lighter or darker");
-        }
+        refuseClipped(referenceCode);
         return Check.finite("reference density", referenceDensity) + minusLog(code) - minusLog(referenceCode);
     }
 
@@ -68,5 +66,12 @@ public record ScanDensity(double offset, double slope, double rms) {
         double c = Math.max(LEAST_CODE, Check.within("code", code, 0, 255, "")) / 255;
         double linear = c <= 0.04045 ? c / 12.92 : Math.pow((c + 0.055) / 1.055, 2.4);
         return -Math.log10(linear);
+    }
+
+    private static void refuseClipped(double referenceCode) {
+        Check.within("reference", referenceCode, 0, 255, "");
+        if (referenceCode <= 0 || referenceCode >= 255) {
+            throw Check.outOfRange("reference", "the reference is clipped in the scan: scan it lighter or darker");
+        }
     }
 }

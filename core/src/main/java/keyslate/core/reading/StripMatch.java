@@ -12,13 +12,16 @@ import keyslate.core.quantity.ExposureTime;
  * The time that gives a wanted density, from the densities of a strip.
  *
  * <p>REA-07: densities made to rise, then in (log t, D) straight between the patches or by monotone cubic, which errs by 0.032 against 0.128 stop on
- * half-stop strips and is preferred. A density off the strip is refused: make it longer.
+ * half-stop strips and is preferred. A density off the strip is refused: make it longer; so is one where the strip is flat (under 0.05 D per log exposure).
  *
  * @param time the time
  * @param segment the patch below it, from 0
  * @param weight how far towards the next, 0 to 1, in log time
  */
 public record StripMatch(ExposureTime time, int segment, double weight) {
+    /** Density per log exposure under which a piece of a strip is noise; a print's toe at D 0.04 has ten times as much. */
+    private static final double FLATTEST = 0.05;
+
     /** How to read between two patches. */
     public enum Between {
         LINEAR,
@@ -44,6 +47,9 @@ public record StripMatch(ExposureTime time, int segment, double weight) {
         double log = between == Between.LINEAR
                 ? linear(logs, rising, i, wanted)
                 : Bisection.solve(MonotoneCubic.through(logs, rising)::at, wanted, logs[i], logs[i + 1]);
+        if ((rising[i + 1] - rising[i]) / (logs[i + 1] - logs[i]) < FLATTEST) {
+            throw Check.infeasible("density", "the strip is flat at this density and tells no time for it");
+        }
         double weight = (log - logs[i]) / (logs[i + 1] - logs[i]);
         return new StripMatch(ExposureTime.ofSeconds(Math.pow(10, log)), i, weight);
     }

@@ -9,6 +9,8 @@ import keyslate.core.quantity.Length;
 /** How many pieces a guillotine, which only cuts right across, gets out of a sheet. */
 public final class CutYield {
     private static final int MOST_LENGTHS = 400;
+    /** Sides in inches are no whole parts of a millimetre: what differs by less than this is the same length. */
+    private static final double SAME_MM = 1e-6;
 
     private final double width;
     private final double height;
@@ -40,12 +42,12 @@ public final class CutYield {
     /** SIZ-12: test strips of a breadth from an offcut, cut along whichever side gives more. */
     public static int strips(Length offcutWidth, Length offcutHeight, Length breadth) {
         double b = Check.positive("strip", breadth.inMm(), "mm");
-        return (int) Math.max(Math.floor(offcutWidth.inMm() / b), Math.floor(offcutHeight.inMm() / b));
+        return (int) Math.floor((Math.max(offcutWidth.inMm(), offcutHeight.inMm()) + SAME_MM) / b);
     }
 
     private int most(double w, double h) {
-        boolean upright = w >= width && h >= height;
-        boolean lying = turned && w >= height && h >= width;
+        boolean upright = reaches(w, width) && reaches(h, height);
+        boolean lying = turned && reaches(w, height) && reaches(h, width);
         if (!upright && !lying) {
             return 0;
         }
@@ -67,11 +69,16 @@ public final class CutYield {
 
     /** Sums of so many sides one way, and if pieces may turn so many the other way, short of the whole side; the first half is enough. */
     private double[] sums(double side, double other, double whole) {
-        return IntStream.rangeClosed(0, turned ? (int) (whole / 2 / other) : 0)
+        double half = whole / 2 + SAME_MM;
+        return IntStream.rangeClosed(0, turned ? (int) (half / other) : 0)
                 .mapToDouble(n -> n * other)
-                .flatMap(base -> IntStream.rangeClosed(0, (int) ((whole / 2 - base) / side))
-                        .mapToDouble(n -> base + n * side))
+                .flatMap(base ->
+                        IntStream.rangeClosed(0, (int) ((half - base) / side)).mapToDouble(n -> base + n * side))
                 .filter(cut -> cut > 0)
                 .toArray();
+    }
+
+    private static boolean reaches(double whole, double side) {
+        return whole >= side - SAME_MM;
     }
 }

@@ -83,6 +83,7 @@ final class ContrastExamples {
                 "CON-17",
                 e -> ColourMask.over(PAPER, Grade.of(e.at("grade")), e.at("yellow"), 0)
                         .grade()
+                        .orElseThrow()
                         .onScale());
         return formulas;
     }

@@ -3,7 +3,6 @@ package keyslate.core.docs;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import keyslate.core.exposure.LampLag;
 import keyslate.core.local.CarriedWork;
@@ -42,8 +41,7 @@ final class LocalExamples {
                 e -> RunSchedule.plan(
                                 e.time("base"),
                                 List.of(new RunSchedule.Hold("held", LocalChange.ofStops(e.at("hold")))),
-                                List.of(new RunSchedule.Burn(
-                                        "burned", LocalChange.ofStops(e.at("burn")), Optional.empty())),
+                                List.of(RunSchedule.Burn.atBase("burned", LocalChange.ofStops(e.at("burn")))),
                                 2,
                                 lag(e))
                         .totalSetSeconds());

@@ -148,7 +148,7 @@ class LocalLawsTest {
 
     @Test
     void aBurnThatGivesNothingIsRefused() {
-        List<Burn> nothing = List.of(new Burn("sky", LocalChange.ofStops(0), Optional.empty()));
+        List<Burn> nothing = List.of(Burn.atBase("sky", LocalChange.ofStops(0)));
         assertThatThrownBy(() -> RunSchedule.plan(BASE, List.of(), nothing, 2, LampLag.NONE))
                 .hasMessageContaining("burn must be more than 0 s");
     }
@@ -183,9 +183,9 @@ class LocalLawsTest {
     @Test
     void burnsComeAfterTheBaseAtItsGradeFirst() {
         List<Burn> burns = List.of(
-                new Burn("hard", LocalChange.ofStops(1), Optional.of(Grade.of(4))),
-                new Burn("soft", LocalChange.ofStops(1), Optional.of(Grade.of(-1))),
-                new Burn("same", LocalChange.ofStops(0.5), Optional.empty()));
+                new Burn("hard", LocalChange.ofStops(1), Optional.of(Grade.of(4)), 1),
+                new Burn("soft", LocalChange.ofStops(1), Optional.of(Grade.of(-1)), 1),
+                Burn.atBase("same", LocalChange.ofStops(0.5)));
         RunSchedule schedule = RunSchedule.plan(BASE, List.of(), burns, 2, LampLag.ofSeconds(0.1));
         assertThat(schedule.burns()).extracting(RunSchedule.BurnStep::area).containsExactly("same", "soft", "hard");
         assertThat(schedule.totalSetSeconds()).isCloseTo(12.1 + 4.9706 + 0.1 + 2 * 12.1, within(0.001));

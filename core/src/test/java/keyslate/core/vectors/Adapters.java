@@ -350,7 +350,7 @@ final class Adapters {
                     ? Optional.empty()
                     : Optional.of(Grade.of(b.get(2).asDouble()));
             burns.add(new RunSchedule.Burn(
-                    b.get(0).asString(), LocalChange.ofStops(b.get(1).asDouble()), grade));
+                    b.get(0).asString(), LocalChange.ofStops(b.get(1).asDouble()), grade, 1));
         }
         RunSchedule plan = RunSchedule.plan(s(r, 0), holds, burns, (int) r.number(3), LampLag.ofSeconds(r.number(4)));
         Map<String, Object> out = new LinkedHashMap<>();

@@ -102,7 +102,7 @@ final class ReadingAdapters {
                         "R",
                         m.isoRange(),
                         "grade",
-                        m.grade().onScale(),
+                        m.grade().orElseThrow().onScale(),
                         "stops_lost",
                         m.lost().inStops());
             }),

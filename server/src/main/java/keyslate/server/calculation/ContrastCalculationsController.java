@@ -249,7 +249,7 @@ class ContrastCalculationsController {
     /** Densities of dye over an area of a mask. */
     record ColourMaskRequest(double grade, double yellowDensity, double magentaDensity) {}
 
-    record ColourMaskAnswer(double isoRange, double grade, double lostStops, List<String> formulas) {}
+    record ColourMaskAnswer(double isoRange, @Nullable Double grade, double lostStops, List<String> formulas) {}
 
     @Calculates("What yellow or magenta in a mask does to the grade under it (CON-17)")
     @PostMapping("/colour-mask")
@@ -259,6 +259,9 @@ class ContrastCalculationsController {
         given.complete();
         ColourMask mask = ColourMask.over(paper, grade, asked.yellowDensity(), asked.magentaDensity());
         return new ColourMaskAnswer(
-                mask.isoRange(), mask.grade().onScale(), mask.lost().inStops(), List.of("CON-17"));
+                mask.isoRange(),
+                mask.grade().map(Grade::onScale).orElse(null),
+                mask.lost().inStops(),
+                List.of("CON-17"));
     }
 }

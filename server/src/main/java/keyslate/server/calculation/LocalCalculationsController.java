@@ -187,13 +187,17 @@ class LocalCalculationsController {
                 List.of("LOC-05", "LOC-06", "LOC-07"));
     }
 
-    /** A burn of an area, at the base's grade or at one of its own (−1 to 5). */
+    /**
+     * A burn of an area, at the base's grade or at one of its own (−1 to 5), which takes the time factor of the two
+     * grades at a mid tone (R39).
+     */
     record AreaBurn(
             String name, double changeStops, @Nullable Double grade) {}
 
     /** Holds have negative stops, burns positive; tools 1 or 2, one for each hand. */
     record ScheduleRequest(
             double baseSeconds,
+            @Nullable Double baseGrade,
             @Nullable List<AreaChange> holds,
             @Nullable List<AreaBurn> burns,
             int tools,
@@ -217,10 +221,21 @@ class LocalCalculationsController {
             given.required(at + "/name", h.name());
             return new RunSchedule.Hold(h.name(), LocalChange.ofStops(h.changeStops()));
         });
+        Grade baseGrade = asked.baseGrade() == null ? null : given.grade("/baseGrade", asked.baseGrade());
         List<RunSchedule.Burn> burns = given.eachOrNone("/burns", asked.burns(), (at, b) -> {
             given.required(at + "/name", b.name());
-            Optional<Grade> grade = Optional.ofNullable(b.grade()).map(Grade::of);
-            return new RunSchedule.Burn(b.name(), LocalChange.ofStops(b.changeStops()), grade);
+            LocalChange change = LocalChange.ofStops(b.changeStops());
+            if (b.grade() == null) {
+                return RunSchedule.Burn.atBase(b.name(), change);
+            }
+            Grade grade = given.grade(at + "/grade", b.grade());
+            return grade == null || !given.required("/baseGrade", baseGrade)
+                    ? null
+                    : new RunSchedule.Burn(
+                            b.name(),
+                            change,
+                            Optional.of(grade),
+                            paper.pivotFactor(baseGrade, grade, VariableContrastPaper.SPEED_NET));
         });
         given.complete();
         RunSchedule plan = RunSchedule.plan(base, holds, burns, asked.tools(), lag);

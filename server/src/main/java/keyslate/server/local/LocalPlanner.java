@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import keyslate.core.contrast.GradeFilter;
+import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.exposure.ApertureTrade;
 import keyslate.core.exposure.TimerSteps;
@@ -14,7 +15,6 @@ import keyslate.core.local.LocalChange;
 import keyslate.core.local.RunSchedule;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FNumber;
-import keyslate.core.quantity.Grade;
 import keyslate.core.quantity.QuantityException;
 import keyslate.core.quantity.Stops;
 import keyslate.server.Show;
@@ -29,6 +29,7 @@ import org.jspecify.annotations.Nullable;
 /** The local plan of a recipe: times, script, and whether two hands can do it. */
 public final class LocalPlanner {
     private static final int HANDS = 2;
+    private static final VariableContrastPaper PAPER = new VariableContrastPaper();
     private static final double NO_CHANGE_STOPS = 1e-9;
 
     private LocalPlanner() {}
@@ -59,7 +60,7 @@ public final class LocalPlanner {
             if (area.changeStops() < -NO_CHANGE_STOPS) {
                 holds.add(new RunSchedule.Hold(area.areaKey(), change));
             } else if (area.changeStops() > NO_CHANGE_STOPS) {
-                burns.add(new RunSchedule.Burn(area.areaKey(), change, burnGrade(rig, area)));
+                burns.add(burn(rig, area, change));
             }
         }
         RunSchedule schedule = RunSchedule.plan(rig.base(), holds, burns, HANDS, rig.lag());
@@ -91,11 +92,14 @@ public final class LocalPlanner {
                 .toList();
     }
 
-    private static Optional<Grade> burnGrade(Rig rig, Area area) {
-        return area.filter() == null
-                        || area.filter().equals(rig.recipe().setup().filter())
-                ? Optional.empty()
-                : Optional.of(GradeFilter.ofLabel(area.filter()).grade());
+    /** A burn in another light takes the time factor of the two filters at a mid tone (R39). */
+    private static RunSchedule.Burn burn(Rig rig, Area area, LocalChange change) {
+        GradeFilter filter = area.filter() == null ? rig.filter() : GradeFilter.ofLabel(area.filter());
+        if (filter == rig.filter()) {
+            return RunSchedule.Burn.atBase(area.areaKey(), change);
+        }
+        double factor = PAPER.pivotFactor(rig.filter().grade(), filter.grade(), VariableContrastPaper.SPEED_NET);
+        return new RunSchedule.Burn(area.areaKey(), change, Optional.of(filter.grade()), factor);
     }
 
     private static ScriptStepView step(
