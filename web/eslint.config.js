@@ -17,4 +17,29 @@ export default defineConfig(
       ],
     },
   },
+  {
+    files: ["src/features/**/*.{ts,tsx}"],
+    rules: {
+      "no-restricted-imports": [
+        "error",
+        {
+          patterns: [
+            {
+              regex: "^\\.\\./(?!\\.\\.)",
+              message: "A station knows no other: what two need lies in shared.",
+            },
+          ],
+        },
+      ],
+    },
+  },
+  {
+    files: ["src/shared/**/*.{ts,tsx}"],
+    rules: {
+      "no-restricted-imports": [
+        "error",
+        { patterns: [{ regex: "/(app|features)/", message: "Shared is below the frame and its stations." }] },
+      ],
+    },
+  },
 );

@@ -6,7 +6,11 @@
   } catch {
     // A browser that keeps nothing starts in white light.
   }
-  // A sheet under the lamp is in the dark, whatever room was left.
-  var dark = room === "safelight" || window.location.pathname.indexOf("/runs/") === 0;
-  document.documentElement.dataset.room = dark ? "safelight" : "white";
+  // Paper may lie in the open: the page of a run stays black until it knows which light its paper can bear.
+  var underTheLamp = window.location.pathname.indexOf("/runs/") === 0;
+  document.documentElement.dataset.room = underTheLamp
+    ? "blackout"
+    : room === "safelight"
+      ? "safelight"
+      : "white";
 })();

@@ -6,8 +6,8 @@ import { ConfigProvider } from "antd";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { RouterProvider } from "react-router";
-import { useRoom } from "./app/room";
 import { router } from "./app/routes";
+import { useRoom } from "./shared/room/room";
 import { antTheme, cssVariables } from "./shared/theme/tokens";
 
 const variables = document.createElement("style");

@@ -1,16 +1,22 @@
 import { NavLink } from "react-router";
-import { enterRoom, useRoom } from "./room";
-import { stations } from "./stations";
+import type { Standing } from "../shared/api/client";
+import { enterRoom, useRoom } from "../shared/room/room";
+
+export type Stations = Standing["medium"]["stations"];
 
 /** The lower edge: the stations of a slate in working order, or the places beside the slates; and the room. */
-export function BenchEdge(props: { slateId?: string; onKeys: () => void }) {
+export function BenchEdge(props: { slateId?: string; stations?: Stations; onKeys: () => void }) {
   return (
     <footer className="bench-edge">
       <nav aria-label={props.slateId ? "Stations" : "Places"}>
         <NavLink to="/" end aria-keyshortcuts="b">
           Bench
         </NavLink>
-        {props.slateId ? <StationLinks slateId={props.slateId} /> : <NavLink to="/rolls">Rolls</NavLink>}
+        {props.slateId ? (
+          <StationLinks slateId={props.slateId} stations={props.stations ?? []} />
+        ) : (
+          <NavLink to="/rolls">Rolls</NavLink>
+        )}
       </nav>
       <button type="button" className="keys-button" onClick={props.onKeys} aria-keyshortcuts="?">
         <kbd>?</kbd> <span className="visually-hidden">Keys</span>
@@ -20,12 +26,12 @@ export function BenchEdge(props: { slateId?: string; onKeys: () => void }) {
   );
 }
 
-function StationLinks(props: { slateId: string }) {
-  return stations.map((station, i) => (
+function StationLinks(props: { slateId: string; stations: Stations }) {
+  return props.stations.map((station, i) => (
     <NavLink
       key={station.path}
       to={`/slates/${props.slateId}/${station.path}`}
-      className={i === 0 || stations[i - 1]?.group !== station.group ? "group-start" : ""}
+      className={i === 0 || props.stations[i - 1]?.group !== station.group ? "group-start" : ""}
       aria-keyshortcuts={station.key}
     >
       {station.name} <kbd>{station.key}</kbd>
@@ -38,7 +44,7 @@ function RoomSwitch() {
   return (
     <div className="room-switch" role="group" aria-label="Room">
       <button type="button" aria-pressed={room === "white"} onClick={() => enterRoom("white")}>
-        White light
+        White<span className="visually-hidden"> light</span>
       </button>
       <button type="button" aria-pressed={room === "safelight"} onClick={() => enterRoom("safelight")}>
         Safelight

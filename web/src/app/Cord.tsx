@@ -30,22 +30,21 @@ export function Cord(props: { slate: SlateView; chosen?: string | undefined }) {
 
 function target(slate: SlateView, sheet: SheetView): string {
   if (sheet.state === "EXPOSING") return `/runs/${sheet.id}`;
-  return sheet.kind === "STRIP"
-    ? `/slates/${slate.id}/test?sheet=${sheet.id}`
-    : `/slates/${slate.id}/judge?sheet=${sheet.id}`;
+  return `/slates/${slate.id}/${sheet.lookedAtStation}?sheet=${sheet.id}`;
 }
 
 function Hung(props: { slate: SlateView; sheet: SheetView; first: boolean; chosen: boolean }) {
   const { sheet } = props;
   const width = Math.min(132, Math.max(40, HEIGHT * sheet.aspect));
+  const picture = sheetPicture(sheet);
   return (
     <>
       {!props.first && <Between words={sheet.changes} />}
       <li className={`hung${props.chosen ? " chosen" : ""}${sheet.state === "ABANDONED" ? " given-up" : ""}`}>
         <Link to={target(props.slate, sheet)}>
           <span className="clip" aria-hidden="true" />
-          {sheet.hasPicture ? (
-            <img src={sheetPicture(sheet.id)} alt="" style={{ width, height: width / sheet.aspect }} />
+          {picture !== undefined ? (
+            <img src={picture} alt="" style={{ width, height: width / sheet.aspect }} />
           ) : (
             <span className="blank-sheet" style={{ width, height: HEIGHT }}>
               {sheet.state === "EXPOSING"
@@ -79,10 +78,7 @@ function NextSheet(props: { slate: SlateView }) {
   const { slate } = props;
   if (slate.sheets.some((s) => s.state === "EXPOSING")) return null;
   const strips = slate.sheets.length === 0;
-  const words = slate.differences.map((d) => {
-    if (d.part === "filter") return `grade ${slate.recipe.filter}`;
-    return d.part === "base" || d.part === "aperture" ? d.text : `${d.part} ${d.text}`;
-  });
+  const words = slate.differences.map((d) => d.words);
   return (
     <>
       {!strips && <Between words={words.length > 0 ? words : ["unchanged"]} />}
@@ -92,8 +88,8 @@ function NextSheet(props: { slate: SlateView }) {
         <strong>Next</strong>
         <span>
           {strips
-            ? `strip about ${seconds(slate.recipe.baseSeconds)} s`
-            : `${seconds(slate.recipe.baseSeconds)} s, grade ${slate.recipe.filter}`}
+            ? `strip about ${seconds(slate.base.seconds)} s`
+            : `${seconds(slate.base.seconds)} s, ${slate.base.light.notation}`}
         </span>
       </li>
     </>

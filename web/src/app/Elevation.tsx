@@ -45,7 +45,7 @@ export function Elevation(props: { setup: SlateView["setup"] }) {
     62,
     Math.max(14, (setup.imageWidthMm / Math.max(setup.lensToPaperMm, 1)) * cone * 0.5),
   );
-  const sheet = Math.min(62, (half * setup.sheetWidthMm) / Math.max(setup.imageWidthMm, 1));
+  const sheet = Math.min(62, (half * setup.turnedWidthMm) / Math.max(setup.imageWidthMm, 1));
   return (
     <svg className="elevation" width="150" height="720" viewBox="0 0 150 720" aria-hidden="true">
       <path className="rail" d={`M 20 ${String(HIGHEST_HEAD_Y)} V ${String(EASEL_Y + 6)}`} />

@@ -1,10 +1,12 @@
 import { Popover } from "antd";
 import { type ReactNode, useState } from "react";
 import { Link } from "react-router";
-import type { SlateView } from "../shared/api/client";
+import type { RecipeChange, SlateView } from "../shared/api/client";
 import { type RecipeEdit, type SlateChange, useStores } from "../shared/api/slate";
 import { Choice } from "../shared/ui/Choice";
-import { QuantityField } from "../shared/ui/QuantityField";
+import { LightName } from "../shared/ui/LightName";
+import { type Commit, QuantityField } from "../shared/ui/QuantityField";
+import { TextField } from "../shared/ui/TextField";
 import { aperture, centimetres, number, seconds, sheetSize, times } from "../shared/units/format";
 import { Elevation, columnLayout } from "./Elevation";
 
@@ -14,10 +16,10 @@ import { Elevation, columnLayout } from "./Elevation";
  */
 export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<RecipeEdit> }) {
   const { slate, edit } = props;
-  const { recipe, setup } = slate;
+  const { setup, base } = slate;
   const differs = (part: string) => slate.differences.find((d) => d.part === part)?.text;
-  const held = recipe.areas.filter((a) => a.changeStops < 0).length;
-  const burned = recipe.areas.filter((a) => a.changeStops > 0).length;
+  const held = slate.local.areas.filter((a) => a.changeStops < 0).length;
+  const burned = slate.local.areas.filter((a) => a.changeStops > 0).length;
   const at = columnLayout(setup.lensToPaperMm).labels;
   const setupLink = `/slates/${slate.id}/setup`;
   return (
@@ -26,16 +28,20 @@ export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<Reci
         Key Slate
       </Link>
       <Elevation setup={setup} />
-      <Part at={at.lamp} label="Lamp" to={setupLink}>
+      <Part at={at.lamp} label="Lamp" to={setupLink} differs={differs("lamp")}>
         <span className="part-value">{setup.head}</span>
       </Part>
       <Handle
         at={at.filter}
-        label="Filter"
-        value={<span className="part-value large">Grade {recipe.filter}</span>}
-        differs={differs("filter")}
+        label={slate.medium.lightName}
+        value={
+          <span className="part-value large">
+            <LightName light={base.light} large />
+          </span>
+        }
+        differs={differs("light")}
       >
-        {(close) => <GradeEditor slate={slate} edit={edit} onDone={close} />}
+        {(close) => <LightEditor slate={slate} edit={edit} onDone={close} />}
       </Handle>
       <Part at={at.negative} label="Negative" to={`/slates/${slate.id}/choose`}>
         <span className="part-value">
@@ -48,7 +54,7 @@ export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<Reci
       <Handle
         at={at.lens}
         label={`Lens, ${number(setup.focalMm)} mm`}
-        value={<span className="part-value large">{aperture(recipe.apertureMark)}</span>}
+        value={<span className="part-value large">{aperture(setup.apertureMark)}</span>}
         differs={differs("aperture") ?? differs("lens")}
       >
         {(close) => <ApertureEditor slate={slate} edit={edit} onDone={close} />}
@@ -58,12 +64,12 @@ export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<Reci
         label="Base exposure"
         value={
           <span className="part-value huge">
-            {seconds(recipe.baseSeconds)}
+            {seconds(base.seconds)}
             <small>s</small>
           </span>
         }
         differs={differs("base")}
-        note={recipe.baseSource === "default" ? "default, not measured" : undefined}
+        note={base.source === "default" ? "default, not measured" : undefined}
       >
         {() => <BaseEditor slate={slate} edit={edit} />}
       </Handle>
@@ -78,7 +84,7 @@ export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<Reci
         </span>
       </Part>
       <Part at={at.easel} label="Easel" to={setupLink} differs={differs("paper")}>
-        <span className="part-value">{sheetSize(setup.sheetWidthMm, setup.sheetHeightMm)}</span>
+        <span className="part-value">{sheetSize(setup.turnedWidthMm, setup.turnedHeightMm)}</span>
         <span className="part-note">
           {setup.paperName}, {setup.paperBatch}, {number(Math.floor(setup.paperSheetsLeft))} left
         </span>
@@ -148,31 +154,60 @@ interface EditorProps {
   edit: SlateChange<RecipeEdit>;
 }
 
-export function GradeEditor(props: EditorProps & { onDone?: () => void }) {
-  const stores = useStores();
-  return (
+/** The light: one of a few where they are few, else the dials as they are written. */
+export function LightEditor(props: EditorProps & { onDone?: () => void }) {
+  const { base, medium } = props.slate;
+  const set = (light: string) => {
+    props.edit.mutate({ base: { light } });
+    props.onDone?.();
+  };
+  const error = props.edit.error?.at("/base/light");
+  return medium.lights.length > 0 ? (
     <Choice
       label="Filter, grade"
-      value={props.slate.recipe.filter}
-      options={(stores.data?.filters ?? [props.slate.recipe.filter]).map((f) => ({ value: f, label: f }))}
+      value={base.light.notation}
+      options={medium.lights.map((l) => ({ value: l, label: l.replace("grade ", "") }))}
       hint="Light tones are held."
-      error={props.edit.error?.at("/filter")}
-      onChange={(filter) => {
-        props.edit.mutate({ filter });
-        props.onDone?.();
-      }}
+      error={error}
+      onChange={set}
+    />
+  ) : (
+    <PackField slate={props.slate} edit={props.edit} error={error} />
+  );
+}
+
+/** A pack as it is written, "0/52/47"; what cannot be read stays in the field with its message. */
+function PackField(props: EditorProps & { error: string | undefined }) {
+  const standing = props.slate.base.light.notation;
+  const [typed, setTyped] = useState<string>();
+  const commit = () => {
+    if (typed === undefined || typed.trim() === standing) return setTyped(undefined);
+    props.edit.mutate({ base: { light: typed } }, { onSuccess: () => setTyped(undefined) });
+  };
+  return (
+    <TextField
+      label="Pack, C/M/Y"
+      value={typed ?? standing}
+      error={typed === undefined ? undefined : props.error}
+      hint="Points of this head. Time follows."
+      onChange={setTyped}
+      onLeave={commit}
     />
   );
 }
 
 export function ApertureEditor(props: EditorProps & { onDone?: () => void }) {
   const stores = useStores();
-  const marks = stores.data?.lenses.find((l) => l.id === props.slate.recipe.lensId)?.marks ?? [];
-  const at = marks.indexOf(props.slate.recipe.apertureMark);
+  const { setup } = props.slate;
+  const marks = stores.data?.lenses.find((l) => l.id === setup.lensId)?.marks ?? [];
+  const step = (now: SlateView, direction: 1 | -1): RecipeChange => {
+    const mark = marks[marks.indexOf(now.setup.apertureMark) + direction];
+    return mark === undefined ? {} : { setup: { apertureMark: mark } };
+  };
   return (
     <QuantityField
       label="Opening"
-      shown={number(props.slate.recipe.apertureMark)}
+      shown={number(setup.apertureMark)}
       unit="f/"
       units={["f"]}
       hint={
@@ -180,33 +215,42 @@ export function ApertureEditor(props: EditorProps & { onDone?: () => void }) {
           ? `Ring ${number(marks[0] ?? 0)} to ${number(marks.at(-1) ?? 0)}; time follows.`
           : "Time follows."
       }
-      error={props.edit.error?.at("/apertureMark")}
-      onCommit={(c) => c.kind === "value" && props.edit.mutateAsync({ apertureMark: c.value })}
-      onStep={(direction) => {
-        const mark = marks[at + direction];
-        if (mark !== undefined) props.edit.mutate({ apertureMark: mark });
-      }}
+      error={props.edit.error?.at("/setup/apertureMark")}
+      onCommit={(c) => props.edit.mutateAsync({ setup: { apertureMark: c.value } })}
+      onStep={(direction) => props.edit.mutate((now) => step(now, direction))}
     />
   );
 }
 
+/** The time as it is received, exact; a step is a part of a stop, and a signed entry a change. */
 export function BaseEditor(props: EditorProps) {
-  const { recipe } = props.slate;
+  const { base, setup } = props.slate;
+  const { edit } = props;
+  const change = (commit: Commit): RecipeChange => {
+    if (commit.kind === "value") return { base: { seconds: commit.value } };
+    return { base: commit.unit === "s" ? { changeSeconds: commit.value } : { changeStops: commit.value } };
+  };
   return (
-    <QuantityField
-      label="Base exposure"
-      shown={seconds(recipe.baseSeconds)}
-      unit="s"
-      units={["s", "stop", "stops"]}
-      takesChange
-      hint={`${recipe.baseBecause.split("\n")[0] ?? ""} ↑ ↓ by 1/12 stop, with Shift ⅓; or type “+1/3”.`}
-      error={props.edit.error?.at("/baseSeconds") ?? props.edit.error?.at("/baseChangeStops")}
-      onCommit={(c) =>
-        props.edit.mutateAsync(
-          c.kind === "change" && c.unit !== "s" ? { baseChangeStops: c.value } : { baseSeconds: c.value },
-        )
-      }
-      onStep={(direction, big) => props.edit.mutate({ baseChangeStops: direction / (big ? 3 : 12) })}
-    />
+    <>
+      <QuantityField
+        label="Base exposure"
+        shown={seconds(base.seconds)}
+        unit="s"
+        units={["s", "stop", "stops"]}
+        takesChange
+        hint={`${base.because.split("\n")[0] ?? ""} ↑ ↓ by 1/12 stop, with Shift ⅓; or type “+1/3”, “+2 s”.`}
+        error={
+          edit.error?.at("/base/seconds") ??
+          edit.error?.at("/base/changeSeconds") ??
+          edit.error?.at("/base/changeStops")
+        }
+        onCommit={(c) => edit.mutateAsync(change(c))}
+        onStep={(direction, big) => edit.mutate({ base: { changeStops: direction / (big ? 3 : 12) } })}
+      />
+      <p className="field-hint">
+        Received. The timer is set to {seconds(base.setSeconds)} s, with {number(setup.lagSeconds)} s for the
+        lamp.
+      </p>
+    </>
   );
 }

@@ -1,5 +1,5 @@
 import { Modal } from "antd";
-import { stations } from "./stations";
+import type { Stations } from "./BenchEdge";
 
 const GENERAL: readonly (readonly [string, string])[] = [
   ["B", "Bench"],
@@ -23,9 +23,11 @@ const SHAPE: readonly (readonly [string, string])[] = [
   ["W", "with and without local work"],
 ];
 const RUN: readonly (readonly [string, string])[] = [
-  ["Space", "lamp on for the next burst, or off"],
-  ["H", "hang the sheet when all light is given"],
-  ["Esc", "give the sheet up; asks first"],
+  ["Space", "the next thing: lamp on, in the developer, hang"],
+  ["R", "say it again"],
+  ["X", "end the light now"],
+  ["⌫ ⌫", "give the sheet up; the second press does it"],
+  ["G L", "in the blackout room: look at the screen; refused while paper is out, unless with Shift"],
 ];
 
 function Group(props: { title: string; rows: readonly (readonly [string, string])[] }) {
@@ -47,12 +49,14 @@ function Group(props: { title: string; rows: readonly (readonly [string, string]
 }
 
 /** The list of keys. */
-export function KeyList(props: { open: boolean; onClose: () => void }) {
+export function KeyList(props: { open: boolean; stations?: Stations; onClose: () => void }) {
   return (
     <Modal open={props.open} onCancel={props.onClose} footer={null} title="Keys" width={720}>
       <div className="key-list">
         <Group title="Anywhere" rows={GENERAL} />
-        <Group title="Stations" rows={stations.map((s) => [s.key, s.name] as const)} />
+        {props.stations && (
+          <Group title="Stations" rows={props.stations.map((s) => [s.key, s.name] as const)} />
+        )}
         <Group title="Test" rows={TEST} />
         <Group title="Shape" rows={SHAPE} />
         <Group title="Under the lamp" rows={RUN} />

@@ -4,13 +4,12 @@ import { Outlet, useNavigate, useOutletContext, useParams, useSearchParams } fro
 import type { SlateView } from "../shared/api/client";
 import { type RecipeEdit, type SlateChange, useRecipeEdit, useSlate, useUndo } from "../shared/api/slate";
 import { useKeys } from "../shared/keys/keys";
+import { enterRoom, useRoom } from "../shared/room/room";
 import { ProblemBar } from "../shared/ui/Problem";
 import { BenchEdge } from "./BenchEdge";
 import { Cord } from "./Cord";
 import { EnlargerColumn } from "./EnlargerColumn";
 import { KeyList } from "./KeyList";
-import { enterRoom, useRoom } from "./room";
-import { stations } from "./stations";
 
 /** What a station gets from the frame around it. */
 export interface SlateContext {
@@ -40,6 +39,7 @@ function Framed(props: { slate: SlateView }) {
   const client = useQueryClient();
   const [search] = useSearchParams();
   const [keysOpen, setKeysOpen] = useState(false);
+  const { stations } = slate.medium;
   const go = (path: string) => void navigate(`/slates/${slate.id}/${path}`);
   useKeys({
     ...Object.fromEntries(stations.map((s) => [s.key, () => go(s.path)])),
@@ -66,7 +66,7 @@ function Framed(props: { slate: SlateView }) {
           <Outlet context={{ slate, edit } satisfies SlateContext} />
         </div>
       </div>
-      <BenchEdge slateId={slate.id} onKeys={() => setKeysOpen(true)} />
+      <BenchEdge slateId={slate.id} stations={stations} onKeys={() => setKeysOpen(true)} />
       <div className="undo-bar">
         <button
           type="button"
@@ -82,7 +82,7 @@ function Framed(props: { slate: SlateView }) {
           </button>
         )}
       </div>
-      <KeyList open={keysOpen} onClose={() => setKeysOpen(false)} />
+      <KeyList open={keysOpen} stations={stations} onClose={() => setKeysOpen(false)} />
     </div>
   );
 }

@@ -32,6 +32,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import("../features/test/TestPage")).TestPage }),
           },
           {
+            path: "colour",
+            lazy: async () => ({ Component: (await import("../features/colour/ColourPage")).ColourPage }),
+          },
+          {
             path: "shape",
             lazy: async () => ({ Component: (await import("../features/shape/ShapePage")).ShapePage }),
           },

@@ -1,16 +1,18 @@
 import { Button } from "antd";
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { BenchEdge } from "../../app/BenchEdge";
 import { KeyList } from "../../app/KeyList";
-import { enterRoom, useRoom } from "../../app/room";
-import { type Schemas, positive, sheetPicture } from "../../shared/api/client";
+import { type Schemas, picture, positive } from "../../shared/api/client";
 import { useBench, useSlate } from "../../shared/api/slate";
 import { useKeys } from "../../shared/keys/keys";
+import { enterRoom, useRoom } from "../../shared/room/room";
+import { LightName } from "../../shared/ui/LightName";
 import { NextStepButton } from "../../shared/ui/NextStep";
 import { Verdict } from "../../shared/ui/Verdict";
 import { aperture, number, seconds, sheetSize, times } from "../../shared/units/format";
 import { Elevation, columnLayout } from "../../app/Elevation";
+import { FirstRun } from "./FirstRun";
 import { ImportSlate } from "./ImportSlate";
 import { WetSide } from "./WetSide";
 
@@ -38,7 +40,8 @@ export function BenchPage() {
         {now ? <OnEnlarger slateId={now.id} /> : <p className="column-empty">Nothing is on the enlarger.</p>}
       </aside>
       <main className="frame-main bench-main">
-        {bench.data && !now && <EmptyBench />}
+        {bench.data?.empty && <FirstRun />}
+        {bench.data && !bench.data.empty && !now && <EmptyBench />}
         {now && <OnEasel card={now} />}
         {others.length > 0 && (
           <section aria-label="Other slates">
@@ -51,6 +54,7 @@ export function BenchPage() {
           </section>
         )}
         <div className="bench-actions">
+          {bench.data?.practice && <PracticeMark />}
           <Button type="primary" onClick={() => void navigate("/rolls")}>
             New slate from a frame
           </Button>
@@ -64,15 +68,15 @@ export function BenchPage() {
   );
 }
 
-function picture(card: Card): string | undefined {
-  if (card.lastSheetId) return sheetPicture(card.lastSheetId);
+function cardPicture(card: Card): string | undefined {
+  if (card.lastPictureId !== undefined) return picture(card.lastPictureId);
   return card.hasPicture ? positive(card.frameId, 480) : undefined;
 }
 
 function OnEasel(props: { card: Card }) {
   const { card } = props;
   const navigate = useNavigate();
-  const source = picture(card);
+  const source = cardPicture(card);
   return (
     <section className="on-easel" aria-label="On the easel">
       <Link to={`/slates/${card.id}/${card.next.station}`} className="print easel-print" tabIndex={-1}>
@@ -101,7 +105,7 @@ function OnEasel(props: { card: Card }) {
 
 function SmallPrint(props: { card: Card }) {
   const { card } = props;
-  const source = picture(card);
+  const source = cardPicture(card);
   return (
     <li>
       <Link to={`/slates/${card.id}/${card.next.station}`}>
@@ -122,20 +126,20 @@ function SmallPrint(props: { card: Card }) {
 function OnEnlarger(props: { slateId: string }) {
   const slate = useSlate(props.slateId).data;
   if (!slate) return null;
-  const { recipe, setup } = slate;
+  const { base, setup, medium } = slate;
   const at = columnLayout(setup.lensToPaperMm).labels;
-  const rows: [number, string, string, string?][] = [
+  const rows: [number, string, ReactNode, string?][] = [
     [at.lamp, "Lamp", setup.head],
-    [at.filter, "Filter", `Grade ${recipe.filter}`],
+    [at.filter, medium.lightName, <LightName key="light" light={base.light} large />],
     [at.negative, "Negative", `${slate.frame.rollTitle.split(",")[0] ?? ""}, frame ${slate.frame.number}`],
-    [at.lens, `Lens, ${number(setup.focalMm)} mm`, aperture(recipe.apertureMark)],
-    [at.base, "Base exposure", `${seconds(recipe.baseSeconds)} s`],
+    [at.lens, `Lens, ${number(setup.focalMm)} mm`, aperture(setup.apertureMark)],
+    [at.base, "Base exposure", `${seconds(base.seconds)} s`],
     [
       at.height,
       "Lens above easel",
       `${(setup.lensToPaperMm / 10).toFixed(1)} cm, ${times(setup.magnification)}`,
     ],
-    [at.easel, "Easel", sheetSize(setup.sheetWidthMm, setup.sheetHeightMm), setup.paperName],
+    [at.easel, "Easel", sheetSize(setup.turnedWidthMm, setup.turnedHeightMm), setup.paperName],
   ];
   return (
     <>
@@ -150,6 +154,15 @@ function OnEnlarger(props: { slateId: string }) {
         ))}
       </dl>
     </>
+  );
+}
+
+/** Nothing that is made here came from a real darkroom, and that is said. */
+function PracticeMark() {
+  return (
+    <p className="practice-mark">
+      <strong>Practice darkroom.</strong> Lamp, paper and scans are simulated.
+    </p>
   );
 }
 

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Button } from "antd";
 import { useRef } from "react";
 import { useNavigate } from "react-router";
-import { type Problem, type SlateView, toProblem } from "../../shared/api/client";
+import { type Problem, type Schemas, type SlateView, flat, toProblem } from "../../shared/api/client";
 
 async function takeIn(file: File): Promise<SlateView> {
   const answer = await fetch("/api/imports", {
@@ -12,7 +12,7 @@ async function takeIn(file: File): Promise<SlateView> {
   }).catch(() => undefined);
   const body: unknown = await answer?.json().catch(() => undefined);
   if (!answer?.ok) throw toProblem(body);
-  return body as SlateView;
+  return flat(body as Schemas["SlateView"]);
 }
 
 /** Takes a slate file in and opens it; a damaged or foreign one is refused with the reason, and nothing changes. */

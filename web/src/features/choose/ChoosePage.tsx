@@ -1,11 +1,11 @@
 import { Button, Input } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { useSlateContext } from "../../app/SlateFrame";
+import { type SlateContext, useSlateContext } from "../../app/SlateFrame";
 import { useRolls } from "../../shared/api/slate";
+import { ProofSheet } from "../../shared/ui/ProofSheet";
 import { NextStepButton } from "../../shared/ui/NextStep";
 import { Verdict } from "../../shared/ui/Verdict";
-import { ProofSheet } from "../rolls/ProofSheet";
 
 /** The frame of this slate on its roll's proof sheet, and the intent, which is shown again at every judgement. */
 export function ChoosePage() {
@@ -28,31 +28,32 @@ export function ChoosePage() {
         )}
       </main>
       <aside className="panel" aria-label="Choose">
-        <h2>{slate.recipe.title}</h2>
+        <h2>{slate.naming.title}</h2>
         <p className="lead">
           {slate.frame.rollTitle}, frame {slate.frame.number}. {slate.frame.caption}
         </p>
         <TextLine
-          key={`t-${slate.recipe.id}`}
+          key={`t-${slate.recipeId}`}
           label="Title"
-          standing={slate.recipe.title}
+          standing={slate.naming.title}
           rows={1}
           max={80}
-          error={edit.error?.at("/title")}
-          onCommit={(title) => edit.mutate({ title })}
+          error={edit.error?.at("/naming/title")}
+          onCommit={(title) => edit.mutate({ naming: { title } })}
         />
         <TextLine
-          key={`i-${slate.recipe.id}`}
+          key={`i-${slate.recipeId}`}
           label="Intent, in a line"
-          standing={slate.recipe.intent}
+          standing={slate.naming.intent}
           rows={3}
           max={400}
-          error={edit.error?.at("/intent")}
-          onCommit={(intent) => edit.mutate({ intent })}
+          error={edit.error?.at("/naming/intent")}
+          onCommit={(intent) => edit.mutate({ naming: { intent } })}
         />
         <p className="field-hint">
           What must stay white, what black, where the eye goes. It is kept when you leave the field.
         </p>
+        <Wanted slate={slate} edit={edit} />
         <Verdict headline={slate.next.headline} why={slate.next.why}>
           <NextStepButton slateId={slate.id} next={slate.next} />
           <Button className="on-dark-quiet" onClick={() => void navigate("/rolls")}>
@@ -61,6 +62,29 @@ export function ChoosePage() {
         </Verdict>
       </aside>
     </>
+  );
+}
+
+/** Two taps beside the line: what the print must have at its ends; readings and verdicts ask for no more than that. */
+function Wanted({ slate, edit }: SlateContext) {
+  const { whiteWanted, blackWanted } = slate.naming;
+  return (
+    <div className="taps" role="group" aria-label="What the print must have">
+      <button
+        type="button"
+        aria-pressed={whiteWanted}
+        onClick={() => edit.mutate({ naming: { whiteWanted: !whiteWanted } })}
+      >
+        a white that holds
+      </button>
+      <button
+        type="button"
+        aria-pressed={blackWanted}
+        onClick={() => edit.mutate({ naming: { blackWanted: !blackWanted } })}
+      >
+        a true black
+      </button>
+    </div>
   );
 }
 

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { Button } from "antd";
 import { useState } from "react";
-import { useNavigate, useSearchParams } from "react-router";
+import { Link, useNavigate, useSearchParams } from "react-router";
 import { type SlateContext, useSlateContext } from "../../app/SlateFrame";
 import { type SheetView, type SlateView, api, toProblem, unwrap } from "../../shared/api/client";
 import { useSlateChange } from "../../shared/api/slate";
@@ -19,13 +19,13 @@ interface Wishes {
 }
 
 type Answer =
-  { accept: true } | { accept: false; answer: "PROPOSED" | "OWN"; filter?: string; seconds?: number };
+  { accept: true } | { accept: false; answer: "PROPOSED" | "OWN"; light?: string; seconds?: number };
 
 /** Judging a print beside the sheet before it: lighter or darker, flatter or harder, or accepted. */
 export function JudgePage() {
   const context = useSlateContext();
   const [search] = useSearchParams();
-  const prints = context.slate.sheets.filter((s) => s.kind === "PRINT" && s.state === "HUNG");
+  const prints = context.slate.sheets.filter((s) => s.patches.length === 0 && s.state === "HUNG");
   const print = prints.find((s) => s.id === search.get("sheet")) ?? prints.at(-1);
   return print ? <Judging key={print.id} {...context} print={print} /> : <NothingYet slate={context.slate} />;
 }
@@ -71,12 +71,7 @@ function Judging({ slate, print }: SlateContext & { print: SheetView }) {
       </main>
       <aside className="panel dense" aria-label={`Judge ${print.label}`}>
         <h2>Judge {print.label.toLowerCase()}</h2>
-        {slate.recipe.intent && <p className="intent-line">“{slate.recipe.intent}”</p>}
-        {print.decisions.map((d) => (
-          <p className="note" key={d.madeAt}>
-            On record: {d.headline} {d.remark && `“${d.remark}”`}
-          </p>
-        ))}
+        {slate.naming.intent && <p className="intent-line">“{slate.naming.intent}”</p>}
         <Wish
           label="Darker or lighter"
           hint="+ darker, − lighter"
@@ -86,15 +81,17 @@ function Judging({ slate, print }: SlateContext & { print: SheetView }) {
           step={1 / 12}
           onChange={(darker) => setWishes((w) => ({ ...w, darker }))}
         />
-        <Wish
-          label="Harder or flatter"
-          hint="+ harder, − flatter, in half grades"
-          value={wishes.harder}
-          options={[-1, -1 / 2, 0, 1 / 2, 1]}
-          unit="grade"
-          step={1 / 2}
-          onChange={(harder) => setWishes((w) => ({ ...w, harder }))}
-        />
+        {slate.medium.choosesContrast && (
+          <Wish
+            label="Harder or softer"
+            hint="+ harder, − softer, in half grades"
+            value={wishes.harder}
+            options={[-1, -1 / 2, 0, 1 / 2, 1]}
+            unit="grade"
+            step={1 / 2}
+            onChange={(harder) => setWishes((w) => ({ ...w, harder }))}
+          />
+        )}
         <div className="field">
           <label htmlFor="remark">Remark, by area</label>
           <textarea
@@ -121,10 +118,12 @@ function Judging({ slate, print }: SlateContext & { print: SheetView }) {
             </Button>
           </Verdict>
         ) : null}
+        {!accepted && <Decided slate={slate} print={print} />}
         <Judged
           print={print}
           wishes={wishes}
-          recipeId={slate.recipe.id}
+          recipeId={slate.recipeId}
+          medium={slate.medium}
           accepted={accepted}
           busy={answer.isPending}
           problem={answer.error?.errors.length === 0 ? answer.error.message : undefined}
@@ -136,24 +135,38 @@ function Judging({ slate, print }: SlateContext & { print: SheetView }) {
   );
 }
 
+/** What was said about this print before, and what the slate waits for since. */
+function Decided(props: { slate: SlateView; print: SheetView }) {
+  const { slate, print } = props;
+  const last = print.decisions.at(-1);
+  if (!last) return null;
+  return (
+    <div className="note decided">
+      <p>
+        <strong>On record:</strong> {last.headline} {last.remark && `“${last.remark}”`}
+      </p>
+      <p>
+        <strong>Next:</strong> {slate.next.headline}{" "}
+        <Link to={`/slates/${slate.id}/${slate.next.station}`}>{slate.next.action}</Link>. Or judge this print
+        again below.
+      </p>
+    </div>
+  );
+}
+
 function useAnswer(slateId: string, sheetId: string, wishes: Wishes, remark: string) {
   const path = { params: { path: { id: sheetId } } };
   return useSlateChange<Answer>(slateId, (answer, version) => {
     if (answer.accept) {
       return unwrap(api.POST("/api/sheets/{id}/acceptance", { ...path, body: { version, remark } }));
     }
-    const { answer: choice, filter, seconds: own } = answer;
+    const { answer: choice, light, seconds: own } = answer;
     return unwrap(
       api.POST("/api/sheets/{id}/judgements", {
         ...path,
         body: {
-          version,
-          darkerStops: wishes.darker,
-          harderGrades: wishes.harder,
-          remark,
-          answer: choice,
-          filter,
-          seconds: own,
+          wishes: { darkerStops: wishes.darker, harderGrades: wishes.harder },
+          taking: { version, answer: choice, light, seconds: own, remark },
         },
       }),
     );
@@ -164,6 +177,7 @@ function Judged(props: {
   print: SheetView;
   wishes: Wishes;
   recipeId: string;
+  medium: SlateView["medium"];
   accepted: boolean;
   busy: boolean;
   problem: string | undefined;
@@ -202,7 +216,7 @@ function Judged(props: {
           loading={props.busy}
           onClick={() => props.onAnswer({ accept: false, answer: "PROPOSED" })}
         >
-          Set grade {verdict.filter}, {seconds(verdict.seconds)} s
+          Set {verdict.light.notation}, {seconds(verdict.seconds)} s
         </Button>
       ) : (
         <Button
@@ -215,10 +229,11 @@ function Judged(props: {
         </Button>
       )}
       <OwnRecipe
-        filter={verdict.filter}
+        medium={props.medium}
+        light={verdict.light.notation}
         seconds={verdict.seconds}
         error={props.fieldError}
-        onTake={(filter, own) => props.onAnswer({ accept: false, answer: "OWN", filter, seconds: own })}
+        onTake={(light, own) => props.onAnswer({ accept: false, answer: "OWN", light, seconds: own })}
       />
     </Verdict>
   );

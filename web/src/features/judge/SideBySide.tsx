@@ -4,7 +4,7 @@ import { type SheetView, sheetPicture } from "../../shared/api/client";
 /** Two sheets at the same scale, side by side, with what changed between them. */
 export function SideBySide(props: { before: SheetView | undefined; print: SheetView }) {
   const { before, print } = props;
-  const strips = before !== undefined && before.kind === "STRIP";
+  const strips = before !== undefined && before.patches.length > 0;
   return (
     <div className="side-by-side">
       {before && (
@@ -21,12 +21,13 @@ export function SideBySide(props: { before: SheetView | undefined; print: SheetV
 
 function Half(props: { sheet: SheetView; scale: number; across: number; changed?: readonly string[] }) {
   const { sheet } = props;
+  const source = sheetPicture(sheet);
   const style = { "--aspect": sheet.aspect, "--across": props.across } as CSSProperties;
   return (
     <figure>
       <div className="print half" style={style}>
-        {sheet.hasPicture ? (
-          <img src={sheetPicture(sheet.id)} alt={`${sheet.label}, as it came out`} />
+        {source !== undefined ? (
+          <img src={source} alt={`${sheet.label}, as it came out`} />
         ) : (
           <span className="blank-sheet">no scan</span>
         )}

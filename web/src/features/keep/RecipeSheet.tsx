@@ -12,12 +12,14 @@ export function RecipeSheet(props: { slate: SlateView; print: SheetView }) {
     queryFn: () => unwrap(api.GET("/api/sheets/{id}/recipe", { params: { path: { id: print.id } } })),
   }).data;
   const setup = kept?.setup;
+  const naming = kept?.naming ?? slate.naming;
+  const source = sheetPicture(print);
   const rows: [string, string][] = setup
     ? [
         ["Negative", `${slate.frame.rollTitle}, frame ${slate.frame.number}`],
         ["Enlarger", `${setup.enlargerName}, ${setup.head.toLowerCase()}`],
         ["Lens", `${setup.lensName}, ${aperture(print.apertureMark)} (true ${setup.trueFNumber.toFixed(2)})`],
-        ["Filter", `grade ${print.filter}`],
+        [slate.medium.lightName, print.light.notation],
         ["Base exposure", `${seconds(print.baseSeconds)} s`],
         ["Lamp lag", `${number(setup.lagSeconds)} s a burst, ${setup.lagSource}`],
         [
@@ -35,8 +37,8 @@ export function RecipeSheet(props: { slate: SlateView; print: SheetView }) {
     <article className="recipe-sheet" aria-label="Final recipe">
       <header>
         <div>
-          <h2>{slate.recipe.title}</h2>
-          <p>{slate.recipe.intent}</p>
+          <h2>{naming.title}</h2>
+          <p>{naming.intent}</p>
         </div>
         <p className="recipe-date">
           {print.label}
@@ -46,10 +48,8 @@ export function RecipeSheet(props: { slate: SlateView; print: SheetView }) {
       </header>
       <div className="recipe-body">
         <div>
-          {print.hasPicture && (
-            <img src={sheetPicture(print.id)} alt={`${print.label} of ${slate.recipe.title}`} />
-          )}
-          {print.script.length > 0 && <ScriptDials script={print.script} baseFilter={print.filter} />}
+          {source !== undefined && <img src={source} alt={`${print.label} of ${naming.title}`} />}
+          {print.script.length > 0 && <ScriptDials script={print.script} />}
         </div>
         <div>
           <dl>
@@ -78,7 +78,7 @@ function Story(props: { slate: SlateView }) {
           {sheet.decisions
             .map(
               (d) =>
-                `${d.headline}${d.overruled ? ` Overruled: grade ${d.takenFilter ?? ""}, ${seconds(d.takenSeconds ?? 0)} s.` : ""}${d.remark ? ` “${d.remark}”` : ""}`,
+                `${d.headline}${d.overruled ? ` Overruled: ${d.takenLight ?? ""}, ${seconds(d.takenSeconds ?? 0)} s.` : ""}${d.remark ? ` “${d.remark}”` : ""}`,
             )
             .join(" ")}
         </li>

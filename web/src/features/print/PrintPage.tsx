@@ -1,10 +1,11 @@
 import { useSlateContext } from "../../app/SlateFrame";
 import { type SlateView, previewPicture } from "../../shared/api/client";
+import { ExposeVerdict } from "../../shared/expose/ExposeVerdict";
+import { ROOM_TURNS, roomOf } from "../../shared/room/room";
 import { Print } from "../../shared/ui/Print";
 import { ScriptDials } from "../../shared/ui/ScriptDials";
 import { ScriptTable } from "../../shared/ui/ScriptTable";
 import { aperture, seconds } from "../../shared/units/format";
-import { ExposeVerdict } from "../run/ExposeVerdict";
 
 /** The next sheet before the light goes out: what it will be, burst by burst, and what to check by hand. */
 export function PrintPage() {
@@ -23,16 +24,15 @@ export function PrintPage() {
       </main>
       <aside className="panel dense" aria-label="Print">
         <h2>Print</h2>
-        {slate.local.script.length > 0 && (
-          <ScriptDials script={slate.local.script} baseFilter={slate.recipe.filter} />
-        )}
+        {slate.local.script.length > 0 && <ScriptDials script={slate.local.script} />}
         <ScriptTable script={slate.local.script} />
         <Preflight slate={slate} />
         <ExposeVerdict
           slate={slate}
           kind="PRINT"
+          name="print"
           headline={`Expose the print: ${seconds(slate.local.totalSetSeconds)} s under the lamp.`}
-          why="The room turns to safelight. Space gives each burst; a sheet of paper is taken from the box."
+          why={`${ROOM_TURNS[roomOf(slate.medium.room)]} Space gives each exposure; a sheet is taken from the box.`}
           problem={slate.local.problem}
           mend="Change the plan at Shape."
         />
@@ -42,11 +42,11 @@ export function PrintPage() {
 }
 
 function Preflight(props: { slate: SlateView }) {
-  const { recipe, setup } = props.slate;
+  const { setup, medium, base } = props.slate;
   const lines = [
     "Negative clean, emulsion side down",
-    `Lens at ${aperture(recipe.apertureMark)}, ${setup.stopsFromOpen < 0.9 ? "wide open: stop down" : "stopped down"}`,
-    `Filter ${props.slate.local.script[0]?.filter ?? recipe.filter} in place, covering the beam; red filter out`,
+    `Lens at ${aperture(setup.apertureMark)}, ${setup.stopsFromOpen < 0.9 ? "wide open: stop down" : "stopped down"}`,
+    `${medium.lightName}: ${(props.slate.local.script[0]?.light ?? base.light).notation}, covering the beam; red filter out`,
     `Box shut after the sheet is out: ${setup.paperName}, ${setup.paperBatch}`,
     "Floor clear. Eyes off the lamp; it is hot",
   ];

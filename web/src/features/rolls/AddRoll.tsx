@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Button, Checkbox } from "antd";
 import { useState } from "react";
 import { type Problem, type Schemas, api, toProblem, unwrap } from "../../shared/api/client";
-import { Choice } from "../../shared/ui/Choice";
+import { Choice, Ways } from "../../shared/ui/Choice";
 import { TextField } from "../../shared/ui/TextField";
 
 type Roll = Schemas["RollView"];
@@ -38,11 +38,12 @@ function NewRoll() {
   const [title, setTitle] = useState("");
   const [film, setFilm] = useState("");
   const [format, setFormat] = useState<string>("36x24");
+  const [kind, setKind] = useState<string>("MONOCHROME");
   const add = useMutation<Roll, Problem>({
     mutationFn: () => {
       const chosen = FORMATS.find((f) => f.value === format) ?? FORMATS[0];
       return unwrap(
-        api.POST("/api/rolls", { body: { title, film, longMm: chosen.long, shortMm: chosen.short } }),
+        api.POST("/api/rolls", { body: { title, film, kind, longMm: chosen.long, shortMm: chosen.short } }),
       );
     },
     onSuccess: () => {
@@ -63,6 +64,15 @@ function NewRoll() {
         value={title}
         error={add.error ? (add.error.at("/title") ?? add.error.message) : undefined}
         onChange={setTitle}
+      />
+      <Ways
+        label="Kind of film"
+        value={kind}
+        ways={[
+          { value: "MONOCHROME", label: "Monochrome" },
+          { value: "COLOUR", label: "Colour negative" },
+        ]}
+        onChange={setKind}
       />
       <TextField label="Film" value={film} onChange={setFilm} />
       <Choice label="Format" value={format} options={FORMATS} onChange={setFormat} />

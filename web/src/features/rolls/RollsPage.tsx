@@ -4,14 +4,14 @@ import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { BenchEdge } from "../../app/BenchEdge";
 import { KeyList } from "../../app/KeyList";
-import { enterRoom, useRoom } from "../../app/room";
 import { type FrameView, type Problem, api, unwrap } from "../../shared/api/client";
 import { useRolls } from "../../shared/api/slate";
 import { useKeys } from "../../shared/keys/keys";
+import { enterRoom, useRoom } from "../../shared/room/room";
+import { ProofSheet } from "../../shared/ui/ProofSheet";
 import { TextField } from "../../shared/ui/TextField";
 import { Verdict } from "../../shared/ui/Verdict";
 import { AddRoll } from "./AddRoll";
-import { ProofSheet } from "./ProofSheet";
 
 /** All rolls as proof sheets; a frame that is picked becomes a slate. */
 export function RollsPage() {

@@ -1,4 +1,4 @@
-import type { RunView } from "../../shared/api/client";
+import type { RunView, StepView } from "../../shared/api/client";
 import { arcPath } from "../../shared/ui/Dial";
 import { seconds } from "../../shared/units/format";
 
@@ -16,11 +16,29 @@ function at(radius: number, share: number): { x: number; y: number } {
   return { x: radius * Math.cos(angle), y: radius * Math.sin(angle) };
 }
 
-/** The dial: a full turn is the burst that is on or comes next; its number counts what is left. */
+/** What of the turn is spent with a tool in the light, and what without; a rest begins where the light had come to. */
+function arcs(run: RunView, step: StepView | undefined): { from: number; to: number; busy: boolean }[] {
+  const total = run.nextSetSeconds;
+  if (!step || total <= 0) return [];
+  let at = -run.fromSeconds;
+  return (step.presses > 1 ? [{ seconds: total, does: "LIGHT" }] : step.phases)
+    .map((phase) => {
+      const from = at / total;
+      at += phase.seconds;
+      return {
+        from: Math.max(0, from),
+        to: Math.min(1, at / total),
+        busy: ["HOLD", "BURN"].includes(phase.does),
+      };
+    })
+    .filter((arc) => arc.to > 0);
+}
+
+/** The dial: a full turn is the exposure that is on or comes next; its number counts what is left. */
 export function BigDial(props: { run: RunView; elapsed: number }) {
   const { run, elapsed } = props;
   const total = run.nextSetSeconds;
-  const step = run.burst === undefined ? undefined : run.script[run.burst - 1];
+  const step = run.step === undefined ? undefined : run.script[run.step - 1];
   const left = run.lampOn ? Math.max(0, total - elapsed) : total;
   const marks = Math.floor(total / spacing(total || 1) + 1e-9);
   const share = total > 0 ? elapsed / total : 0;
@@ -52,12 +70,14 @@ export function BigDial(props: { run: RunView; elapsed: number }) {
               </g>
             );
           })}
-        {total > 0 && (
+        {arcs(run, step).map((arc) => (
           <path
-            className={`turn${step && step.held.length > 0 ? " hold" : ""}${run.lampOn ? " lit" : ""}`}
-            d={arcPath(TRACK, share, 1)}
+            key={arc.from}
+            className={`turn${arc.busy ? " hold" : ""}${run.lampOn ? " lit" : ""}`}
+            d={arcPath(TRACK, Math.max(share, arc.from), arc.to)}
+            style={{ display: arc.to <= share ? "none" : undefined }}
           />
-        )}
+        ))}
         {run.lampOn && (
           <path
             className="hand"

@@ -1,101 +1,211 @@
-import { useCallback, useLayoutEffect, useState } from "react";
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from "react";
 import { useNavigate, useParams } from "react-router";
-import { enterRoom } from "../../app/room";
 import type { RunView } from "../../shared/api/client";
 import { useKeys } from "../../shared/keys/keys";
+import { type Room, enterRoom, roomNow, roomOf, useRoom } from "../../shared/room/room";
+import { say, sound } from "../../shared/sound/player";
 import { BigDial } from "./BigDial";
 import { RunPicture } from "./RunPicture";
 import { RunWords } from "./RunWords";
+import { type Next, nextOf, paperIsOut } from "./next";
 import { useElapsed } from "./useElapsed";
-import { useEndRun, useLamp, useRun } from "./useRun";
+import { useGlance } from "./useGlance";
+import { useEndRun, useHappened, useLamp, useRun } from "./useRun";
 import { useRunSounds } from "./useRunSounds";
 
-/** The run in the dark: a full-screen dial, one key for each burst, and words, picture and sound for the hands. */
+/** A second press so soon after the first is a slip of the finger. */
+const SLIP_MS = 300;
+/** Presses in the first moment of light do nothing. */
+const FIRST_LIGHT_MS = 500;
+
+/** The run in the dark: a full-screen dial, one key for each thing, and words, picture and sound for the hands. */
 export function RunPage() {
   const { sheetId = "" } = useParams();
   const run = useRun(sheetId);
   const { refetch } = run;
-  const ask = useCallback(() => void refetch(), [refetch]);
-  // Before the first paint: a link from the white room must not show this page white for a moment.
-  useLayoutEffect(() => enterRoom("safelight"), []);
+  const ask = useCallback(() => refetch({ cancelRefetch: false }), [refetch]);
+  const [glancing, setGlancing] = useState(false);
+  const wanted = run.data && (glancing ? "safelight" : roomOfRun(run.data));
+  // Before the first paint: an address of a run is black until it is known which room it needs.
+  useLayoutEffect(() => enterRoom("blackout"), []);
+  useLayoutEffect(() => {
+    if (wanted) enterRoom(wanted);
+  }, [wanted]);
   if (run.error) throw run.error;
   if (!run.data) return <main className="run" />;
-  return <Running run={run.data} refetch={ask} />;
+  return <Running run={run.data} ask={ask} onGlance={setGlancing} />;
 }
 
-function Running(props: { run: RunView; refetch: () => void }) {
-  const { run, refetch } = props;
+/** The room a run needs now: its own while paper is out; a drum that is closed bears any light; a sheet that is done, the room there is. */
+function roomOfRun(run: RunView): Room {
+  const room = roomOf(run.room);
+  if (run.state !== "EXPOSING") return roomNow() === "blackout" ? "safelight" : roomNow();
+  return room === "blackout" && !paperIsOut(run) ? "white" : room;
+}
+
+function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (open: boolean) => void }) {
+  const { run } = props;
   const navigate = useNavigate();
+  const room = useRoom();
   const lamp = useLamp(run.sheetId);
+  const happened = useHappened(run.sheetId);
   const end = useEndRun(run.sheetId);
   const [givingUp, setGivingUp] = useState(false);
-  const elapsed = useElapsed(run, refetch);
-  useRunSounds(run, elapsed);
-  const station = run.kind === "STRIP" ? "test" : "judge";
-  const leave = (room: "white" | "safelight") => {
-    enterRoom(room);
-    void navigate(`/slates/${run.slateId}/${station}${room === "white" ? `?sheet=${run.sheetId}` : ""}`);
+  const elapsed = useElapsed(run, props.ask);
+  const again = useRunSounds(run);
+  const lastPress = useRef(0);
+  const litAt = useRef(0);
+  useEffect(() => {
+    if (run.lampOn) litAt.current = performance.now();
+  }, [run.lampOn]);
+  const busy = lamp.isPending || happened.isPending || end.isPending;
+  const leave = (station: string, white: boolean) => {
+    if (white) enterRoom("white");
+    else if (room === "blackout") enterRoom("safelight");
+    if (document.fullscreenElement) void document.exitFullscreen();
+    void navigate(`/slates/${run.slateId}/${station}${white ? `?sheet=${run.sheetId}` : ""}`);
   };
-  const complete = run.burst === undefined && !run.lampOn;
-  const toggle = () => {
-    if (run.state !== "EXPOSING" || givingUp || lamp.isPending) return;
-    if (run.lampOn) lamp.mutate({ on: false });
-    else if (run.burst !== undefined && !run.powerLost) lamp.mutate({ on: true, burst: run.burst });
-  };
+  // The wet steps may be skipped where white light is the printer's own business; never while paper lies in the dark.
+  const mayHang = run.step === undefined && (roomOf(run.room) !== "blackout" || !paperIsOut(run));
   const hang = () => {
-    if (complete && run.state === "EXPOSING") end.mutate({ hang: true }, { onSuccess: () => leave("white") });
+    if (mayHang && !run.lampOn && run.state === "EXPOSING" && !busy) {
+      end.mutate({ hang: true }, { onSuccess: () => leave(run.lookedAtStation, true) });
+    }
+  };
+  const doNext = (next: Next) => {
+    if (next.do === "light") lamp.mutate({ on: true, step: next.step });
+    else if (next.do === "told") lamp.mutate({ on: false, complete: true });
+    else if (next.do === "event") happened.mutate(next.kind);
+    else if (next.do === "hang") hang();
+  };
+  /** One press, the next thing; slips, presses in the first light and presses while something is under way do nothing. */
+  const press = () => {
+    const now = performance.now();
+    const slip = now - lastPress.current < SLIP_MS / run.clockSpeed;
+    const firstLight = run.lampOn && now - litAt.current < FIRST_LIGHT_MS / run.clockSpeed;
+    lastPress.current = now;
+    if (slip || firstLight || busy) return;
+    setGivingUp(false);
+    doNext(nextOf(run));
+  };
+  const stop = () => {
+    if (run.lampOn && !busy) lamp.mutate({ on: false });
   };
   const giveUp = () =>
     end.mutate(
       { hang: false, reason: run.powerLost ? "power lost while the lamp was on" : "given up under the lamp" },
-      { onSuccess: () => void navigate(`/slates/${run.slateId}/${run.kind === "STRIP" ? "test" : "print"}`) },
+      { onSuccess: () => leave(run.station, false) },
     );
+  useEffect(() => {
+    if (lamp.error ?? end.error ?? happened.error) sound("mistake");
+  }, [lamp.error, end.error, happened.error]);
+  const glance = useGlance(run, happened.mutate, props.onGlance);
   useKeys({
-    " ": toggle,
+    ...glance,
+    " ": press,
+    r: again,
+    x: stop,
     h: hang,
-    Escape: () => setGivingUp((g) => !g && !run.lampOn),
-    y: () => givingUp && giveUp(),
-    n: () => setGivingUp(false),
+    Backspace: () => {
+      if (givingUp) return giveUp();
+      say("Give this sheet up? Press again.");
+      setGivingUp(true);
+    },
   });
+  const next = nextOf(run);
   return (
-    <main className="run" aria-label={`${run.label} of ${run.title}`}>
+    <main className="run" aria-label={`${run.label} of ${run.title}`} data-keys="own">
       <h1 className="visually-hidden">
         {run.label}, {run.title}
       </h1>
       <BigDial run={run} elapsed={elapsed} />
       <div className="run-side">
-        <RunWords run={run} busy={end.isPending} problem={lamp.error?.message ?? end.error?.message} />
-        <RunPicture run={run} />
+        <RunWords
+          run={run}
+          elapsed={elapsed}
+          busy={end.isPending}
+          problem={lamp.error?.message ?? happened.error?.message ?? end.error?.message}
+        />
+        <RunPicture run={run} elapsed={elapsed} />
         <div className="run-keys">
           {givingUp ? (
             <div role="alertdialog" aria-label="Give this sheet up?">
               <p className="run-now">Give this sheet up?</p>
               <p>What it got stays on record. Put it in the bin or the box for tests.</p>
               <button type="button" onClick={giveUp}>
-                Give up <kbd>Y</kbd>
+                Give up <kbd>⌫</kbd>
               </button>
-              <button type="button" autoFocus onClick={() => setGivingUp(false)}>
-                Go on <kbd>N</kbd>
+              <button type="button" onClick={() => setGivingUp(false)}>
+                Go on
               </button>
             </div>
           ) : (
-            <>
-              {complete && run.state === "EXPOSING" ? (
-                <button type="button" autoFocus disabled={end.isPending} onClick={hang}>
-                  Hang it, white light <kbd>H</kbd>
-                </button>
-              ) : (
-                <button type="button" disabled={run.powerLost || run.state !== "EXPOSING"} onClick={toggle}>
-                  {run.lampOn ? "Stop the lamp" : "Give the burst"} <kbd>Space</kbd>
-                </button>
-              )}
-              <button type="button" disabled={run.lampOn} onClick={() => setGivingUp(true)}>
-                Give the sheet up <kbd>Esc</kbd>
-              </button>
-            </>
+            <RunButtons
+              run={run}
+              next={next}
+              mayHang={mayHang}
+              busy={busy}
+              onPress={press}
+              onStop={stop}
+              onHang={hang}
+              onGiveUp={() => setGivingUp(true)}
+            />
           )}
         </div>
       </div>
     </main>
   );
+}
+
+function RunButtons(props: {
+  run: RunView;
+  next: Next;
+  mayHang: boolean;
+  busy: boolean;
+  onPress: () => void;
+  onStop: () => void;
+  onHang: () => void;
+  onGiveUp: () => void;
+}) {
+  const { run, next } = props;
+  return (
+    <>
+      {run.lampOn && run.lamp === "SWITCHED" ? (
+        <button type="button" onClick={props.onStop}>
+          Stop the lamp <kbd>X</kbd>
+        </button>
+      ) : (
+        <button
+          type="button"
+          disabled={next.do === "nothing" || (props.busy && next.do !== "light")}
+          onClick={props.onPress}
+        >
+          {label(next)} <kbd>Space</kbd>
+        </button>
+      )}
+      {next.do === "event" && props.mayHang && (
+        <button type="button" disabled={props.busy} onClick={props.onHang}>
+          Hang it, white light <kbd>H</kbd>
+        </button>
+      )}
+      <button type="button" disabled={run.lampOn} onClick={props.onGiveUp}>
+        Give the sheet up <kbd>⌫</kbd>
+      </button>
+    </>
+  );
+}
+
+function label(next: Next): string {
+  switch (next.do) {
+    case "light":
+      return "Give the light";
+    case "told":
+      return "It is given";
+    case "event":
+      return next.words;
+    case "hang":
+      return "Hang it, white light";
+    default:
+      return "Give the light";
+  }
 }

@@ -1,12 +1,12 @@
-import { type RunView, positive } from "../../shared/api/client";
-import { AreaOutline } from "../shape/AreaOutline";
+import { type AreaView, type RunView, positive } from "../../shared/api/client";
+import { AreaOutline } from "../../shared/areas/AreaOutline";
 
 /** The picture, dim, with the areas the hands are on; for a strip the part that is still uncovered. */
-export function RunPicture(props: { run: RunView }) {
+export function RunPicture(props: { run: RunView; elapsed: number }) {
   const { run } = props;
-  const step = run.burst === undefined ? undefined : run.script[run.burst - 1];
-  const names = step ? [...step.held, ...(step.burned ? [step.burned] : [])] : [];
-  const busy = run.areas.filter((a) => names.includes(a.name));
+  const phase = phaseAt(run, props.elapsed);
+  const keys = phase?.areaKeys ?? [];
+  const busy = (run.areas as AreaView[]).filter((a) => keys.includes(a.key));
   const height = 190;
   const width = Math.min(300, height * run.aspect);
   return (
@@ -25,9 +25,8 @@ export function RunPicture(props: { run: RunView }) {
           />
         </span>
       )}
-      {step?.patch !== undefined && run.kind === "STRIP" && (
-        <span className="card" style={cardOver(run, step.patch)} />
-      )}
+      {phase?.uncovered &&
+        covers(phase.uncovered).map((style, i) => <span key={i} className="card" style={style} />)}
       {busy.length > 0 && (
         <svg viewBox={`0 0 ${String(100 * run.aspect)} 100`} preserveAspectRatio="none" aria-hidden="true">
           {busy.map((area) => (
@@ -41,17 +40,28 @@ export function RunPicture(props: { run: RunView }) {
   );
 }
 
-/** Where the card lies while patch `patch` gets its burst: over all the ones before it. */
-function cardOver(run: RunView, patch: number) {
-  const covered = `${String((100 * (patch - 1)) / run.script.length)}%`;
-  switch (run.direction) {
-    case "DARK_RIGHT":
-      return { left: 0, top: 0, bottom: 0, width: covered };
-    case "DARK_LEFT":
-      return { right: 0, top: 0, bottom: 0, width: covered };
-    case "DARK_BOTTOM":
-      return { left: 0, right: 0, top: 0, height: covered };
-    default:
-      return { left: 0, right: 0, bottom: 0, height: covered };
+/** What the light does at a moment of the step that is on, or at the beginning of the next. */
+export function phaseAt(run: RunView, elapsed: number) {
+  const step = run.step === undefined ? undefined : run.script[run.step - 1];
+  if (!step) return undefined;
+  let end = -run.fromSeconds;
+  // Before the lamp is lit the hands look for the first area they will need.
+  if (!run.lampOn && run.fromSeconds === 0)
+    return step.phases.find((p) => p.areaKeys.length > 0) ?? step.phases[0];
+  for (const phase of step.phases) {
+    end += phase.seconds;
+    if (elapsed < end) return phase;
   }
+  return step.phases.at(-1);
+}
+
+/** Where the card lies: all but what is uncovered. */
+function covers(open: { left: number; top: number; width: number; height: number }) {
+  const percent = (share: number) => `${String(100 * share)}%`;
+  return [
+    { left: 0, top: 0, bottom: 0, width: percent(open.left) },
+    { right: 0, top: 0, bottom: 0, width: percent(1 - open.left - open.width) },
+    { left: 0, right: 0, top: 0, height: percent(open.top) },
+    { left: 0, right: 0, bottom: 0, height: percent(1 - open.top - open.height) },
+  ];
 }

@@ -1,14 +1,16 @@
 import type { RunView } from "../../shared/api/client";
 import { seconds } from "../../shared/units/format";
-import { stepWords } from "../../shared/ui/ScriptTable";
+import { nextOf } from "./next";
+import { phaseAt } from "./RunPicture";
 
 /** What the hands do now and next, in few large words. */
-export function RunWords(props: { run: RunView; busy: boolean; problem: string | undefined }) {
+export function RunWords(props: {
+  run: RunView;
+  elapsed: number;
+  busy: boolean;
+  problem: string | undefined;
+}) {
   const { run } = props;
-  const now = run.burst === undefined ? undefined : run.script[run.burst - 1];
-  const then = run.burst === undefined ? undefined : run.script[run.burst];
-  const before = run.burst === undefined ? undefined : run.script[run.burst - 2];
-  const changesFilter = now !== undefined && before !== undefined && before.filter !== now.filter;
   return (
     <div className="run-words" aria-live="polite">
       <p className="run-small">
@@ -24,41 +26,10 @@ export function RunWords(props: { run: RunView; busy: boolean; problem: string |
         </>
       ) : run.state !== "EXPOSING" ? (
         <p className="run-now">{run.state === "HUNG" ? "This sheet hangs" : "This sheet was given up"}</p>
-      ) : now === undefined ? (
-        <>
-          <p className="run-now">All light is given</p>
-          <p className="run-then">
-            {props.busy
-              ? "Developing …"
-              : "Develop, stop, fix. White light is safe once it has been in the fixer."}
-          </p>
-        </>
+      ) : run.step === undefined ? (
+        <Wet run={run} busy={props.busy} />
       ) : (
-        <>
-          <p className="run-small">
-            {run.lampOn ? "Now" : changesFilter ? `Filter ${now.filter} in, then` : "Ready"}, burst{" "}
-            {run.burst} of {run.script.length}
-          </p>
-          <p className="run-now">{stepWords(now)}</p>
-          <p className="run-small">
-            {run.resumed && !run.lampOn
-              ? `the rest, ${seconds(run.nextSetSeconds)} s`
-              : `${seconds(run.nextSetSeconds)} s`}
-            , grade {now.filter}
-            {now.patch !== undefined &&
-              now.patchTotalSeconds !== undefined &&
-              `, patch ${String(now.patch)} then has ${seconds(now.patchTotalSeconds)} s`}
-          </p>
-          {then && (
-            <>
-              <p className="run-small then">Then</p>
-              <p className="run-then">
-                {then.filter !== now.filter ? `Filter ${then.filter}, ` : ""}
-                {stepWords(then)}, {seconds(then.setSeconds)} s
-              </p>
-            </>
-          )}
-        </>
+        <Lamp run={run} step={run.step} elapsed={props.elapsed} />
       )}
       {props.problem && (
         <p className="run-problem" role="alert">
@@ -66,5 +37,55 @@ export function RunWords(props: { run: RunView; busy: boolean; problem: string |
         </p>
       )}
     </div>
+  );
+}
+
+/** After the light: where the paper is, one key for each bath. */
+function Wet(props: { run: RunView; busy: boolean }) {
+  const next = nextOf(props.run);
+  return (
+    <>
+      <p className="run-now">{props.run.events.length === 0 ? "All light is given" : "Developing"}</p>
+      <p className="run-then">
+        {props.busy
+          ? "Reading the sheet …"
+          : next.do === "event"
+            ? `Press when it is: ${next.words.toLowerCase()}.`
+            : "White light is safe once it has been in the fixer."}
+      </p>
+    </>
+  );
+}
+
+function Lamp(props: { run: RunView; step: number; elapsed: number }) {
+  const { run, step } = props;
+  const now = run.script[step - 1];
+  const then = run.script[step];
+  const phase = phaseAt(run, props.elapsed);
+  if (!now) return null;
+  const doing = run.lampOn && now.phases.length > 1 && phase ? phase.words : now.words;
+  return (
+    <>
+      <p className="run-small">
+        {run.lampOn ? "Now" : now.before !== "" && now.before !== now.words ? `${now.before}, then` : "Ready"}
+        , exposure {step} of {run.script.length}
+      </p>
+      <p className="run-now">{doing.charAt(0).toUpperCase() + doing.slice(1)}</p>
+      <p className="run-small">
+        {run.resumed && !run.lampOn
+          ? `the rest, ${seconds(run.nextSetSeconds)} s`
+          : `${seconds(now.setSeconds)} s${now.presses > 1 ? `, ${String(now.presses)} times` : ""}`}
+        , {now.light.notation}
+      </p>
+      {then && (
+        <>
+          <p className="run-small then">Then</p>
+          <p className="run-then">
+            {then.before !== "" && then.before !== then.words ? `${then.before}. ` : ""}
+            {then.words}, {seconds(then.setSeconds)} s
+          </p>
+        </>
+      )}
+    </>
   );
 }

@@ -1,30 +1,16 @@
 import { type UseMutationResult, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useNavigate } from "react-router";
-import { type Problem, type RunView, type SlateView, api, toProblem, unwrap } from "../../shared/api/client";
-import { enterRoom } from "../../app/room";
+import {
+  type Problem,
+  type RunView,
+  type Schemas,
+  type SlateView,
+  api,
+  flat,
+  toProblem,
+  unwrap,
+} from "../../shared/api/client";
 
-/** Takes a piece of paper: the room turns to safelight and the run begins. */
-export function useBeginSheet(slate: SlateView): UseMutationResult<RunView, Problem, "STRIP" | "PRINT"> {
-  const navigate = useNavigate();
-  const client = useQueryClient();
-  return useMutation<RunView, Problem, "STRIP" | "PRINT">({
-    mutationFn: (kind) =>
-      unwrap(
-        api.POST("/api/slates/{id}/sheets", {
-          params: { path: { id: slate.id } },
-          body: { version: slate.version, kind },
-        }),
-      ).catch((error: unknown) => {
-        throw toProblem(error);
-      }),
-    onSuccess: (run) => {
-      client.setQueryData(["run", run.sheetId], run);
-      void client.invalidateQueries({ queryKey: ["slate", slate.id] });
-      enterRoom("safelight");
-      void navigate(`/runs/${run.sheetId}`);
-    },
-  });
-}
+export type LampRequest = Schemas["LampRequest"];
 
 export function useRun(sheetId: string) {
   return useQuery({
@@ -33,20 +19,33 @@ export function useRun(sheetId: string) {
   });
 }
 
-export function useLamp(
+function useRunChange<A>(
   sheetId: string,
-): UseMutationResult<RunView, Problem, { on: boolean; burst?: number }> {
+  change: (argument: A) => Promise<RunView>,
+): UseMutationResult<RunView, Problem, A> {
   const client = useQueryClient();
-  return useMutation<RunView, Problem, { on: boolean; burst?: number }>({
-    mutationFn: (body) =>
-      unwrap(api.POST("/api/sheets/{id}/lamp", { params: { path: { id: sheetId } }, body })).catch(
-        (error: unknown) => {
-          throw toProblem(error);
-        },
-      ),
+  return useMutation<RunView, Problem, A>({
+    mutationFn: (argument) =>
+      change(argument).catch((error: unknown) => {
+        throw toProblem(error);
+      }),
     onSuccess: (run) => client.setQueryData(["run", sheetId], run),
     onError: () => void client.invalidateQueries({ queryKey: ["run", sheetId] }),
   });
+}
+
+/** Lamp on for a step, or off. */
+export function useLamp(sheetId: string): UseMutationResult<RunView, Problem, LampRequest> {
+  return useRunChange<LampRequest>(sheetId, (body) =>
+    unwrap(api.POST("/api/sheets/{id}/lamp", { params: { path: { id: sheetId } }, body })),
+  );
+}
+
+/** What happened to the sheet after its light. */
+export function useHappened(sheetId: string): UseMutationResult<RunView, Problem, string> {
+  return useRunChange<string>(sheetId, (kind) =>
+    unwrap(api.POST("/api/sheets/{id}/events", { params: { path: { id: sheetId } }, body: { kind } })),
+  );
 }
 
 /** Ends a run: processed and hung, or given up. */
@@ -63,7 +62,7 @@ export function useEndRun(
               params: { path: { id: sheetId } },
               body: { reason: end.reason },
             }),
-      ).catch((error: unknown) => {
+      ).then(flat, (error: unknown) => {
         throw toProblem(error);
       }),
     onSuccess: (slate) => {

@@ -1,6 +1,6 @@
 import { Button, Slider } from "antd";
 import { useNavigate } from "react-router";
-import { ApertureEditor, GradeEditor } from "../../app/EnlargerColumn";
+import { ApertureEditor, LightEditor } from "../../app/EnlargerColumn";
 import { type SlateContext, useSlateContext } from "../../app/SlateFrame";
 import { useStores } from "../../shared/api/slate";
 import { Choice, Ways } from "../../shared/ui/Choice";
@@ -31,7 +31,7 @@ export function SetupPage() {
 
 function Fields({ slate, edit }: SlateContext) {
   const stores = useStores().data;
-  const { recipe, setup } = slate;
+  const { setup } = slate;
   const crops = setup.lostFraction > 0.001;
   const named = (list: readonly { id: string; name: string }[] | undefined) =>
     (list ?? []).map((item) => ({ value: item.id, label: item.name }));
@@ -40,54 +40,54 @@ function Fields({ slate, edit }: SlateContext) {
       <div className="field-row">
         <Choice
           label="Enlarger"
-          value={recipe.enlargerId}
+          value={setup.enlargerId}
           options={named(stores?.enlargers)}
-          error={edit.error?.at("/enlargerId")}
-          onChange={(enlargerId) => edit.mutate({ enlargerId })}
+          error={edit.error?.at("/setup/enlargerId")}
+          onChange={(enlargerId) => edit.mutate({ setup: { enlargerId } })}
         />
         <Choice
           label="Lens"
-          value={recipe.lensId}
+          value={setup.lensId}
           options={named(stores?.lenses)}
-          error={edit.error?.at("/lensId")}
-          onChange={(lensId) => edit.mutate({ lensId })}
+          error={edit.error?.at("/setup/lensId")}
+          onChange={(lensId) => edit.mutate({ setup: { lensId } })}
         />
       </div>
       <div className="field-row">
         <ApertureEditor slate={slate} edit={edit} />
-        <GradeEditor slate={slate} edit={edit} />
+        <LightEditor slate={slate} edit={edit} />
       </div>
       <Choice
         label="Paper"
-        value={recipe.paperId}
+        value={setup.paperId}
         options={(stores?.papers ?? []).map((p) => ({
           value: p.id,
           label: `${p.name}, ${p.batch}, ${number(Math.floor(p.sheetsLeft))} left`,
         }))}
-        error={edit.error?.at("/paperId")}
-        onChange={(paperId) => edit.mutate({ paperId })}
+        error={edit.error?.at("/setup/paperId")}
+        onChange={(paperId) => edit.mutate({ setup: { paperId } })}
       />
       <div className="field-row">
         <Length
           label="Sheet, long"
-          at="/sheetWidthMm"
-          value={recipe.sheetWidthMm}
+          at="/setup/sheetWidthMm"
+          value={setup.sheetWidthMm}
           name="sheetWidthMm"
           slate={slate}
           edit={edit}
         />
         <Length
           label="Sheet, short"
-          at="/sheetHeightMm"
-          value={recipe.sheetHeightMm}
+          at="/setup/sheetHeightMm"
+          value={setup.sheetHeightMm}
           name="sheetHeightMm"
           slate={slate}
           edit={edit}
         />
         <Length
           label="White border"
-          at="/borderMm"
-          value={recipe.borderMm}
+          at="/setup/borderMm"
+          value={setup.borderMm}
           name="borderMm"
           slate={slate}
           edit={edit}
@@ -95,25 +95,25 @@ function Fields({ slate, edit }: SlateContext) {
       </div>
       <Ways
         label="How the picture meets the sheet"
-        value={recipe.fit}
+        value={setup.fit}
         ways={[
           { value: "WHOLE_PICTURE", label: "Whole picture" },
           { value: "FILL_SHEET", label: "Fill the sheet" },
         ]}
-        onChange={(fit) => edit.mutate({ fit })}
+        onChange={(fit) => edit.mutate({ setup: { fit } })}
       />
       {crops && (
         <div className="field slider">
           <label id="crop-label">Kept part</label>
           <Slider
-            key={recipe.id}
+            key={slate.recipeId}
             min={0}
             max={100}
             step={5}
-            defaultValue={Math.round(recipe.cropPlace * 100)}
+            defaultValue={Math.round(setup.cropPlace * 100)}
             tooltip={{ open: false }}
             ariaLabelledByForHandle="crop-label"
-            onChangeComplete={(v) => edit.mutate({ cropPlace: v / 100 })}
+            onChangeComplete={(v) => edit.mutate({ setup: { cropPlace: v / 100 } })}
           />
         </div>
       )}
@@ -129,7 +129,7 @@ function Length(
     name: "sheetWidthMm" | "sheetHeightMm" | "borderMm";
   },
 ) {
-  const set = (mm: number) => props.edit.mutateAsync({ [props.name]: mm });
+  const set = (mm: number) => props.edit.mutateAsync({ setup: { [props.name]: mm } });
   return (
     <QuantityField
       label={props.label}
@@ -140,7 +140,7 @@ function Length(
       onCommit={(c) => set(c.value)}
       onStep={(direction, big) =>
         props.edit.mutate((now) => ({
-          [props.name]: Math.max(0, now.recipe[props.name] + direction * (big ? 10 : 1)),
+          setup: { [props.name]: Math.max(0, now.setup[props.name] + direction * (big ? 10 : 1)) },
         }))
       }
     />
@@ -186,20 +186,21 @@ function Facts({ slate }: SlateContext) {
 function StartingTime({ slate, edit }: SlateContext) {
   const navigate = useNavigate();
   const start = slate.setup.startingTime;
-  const carried = start.source === "rescaled";
-  const offers = carried && start.differs;
+  const offers = start?.differs === true;
   return (
     <Verdict
       headline={
-        offers
-          ? `Start at ${seconds(start.seconds)} s.`
-          : `Strip about ${seconds(slate.recipe.baseSeconds)} s.`
+        offers ? `Start at ${seconds(start.seconds)} s.` : `Strip about ${seconds(slate.base.seconds)} s.`
       }
-      why={carried ? start.headline : (start.arithmetic[0] ?? start.headline)}
-      restsOn={carried ? start.arithmetic : []}
+      why={start?.headline ?? slate.base.because.split("\n")[0] ?? ""}
+      restsOn={start?.arithmetic ?? []}
     >
       {offers && (
-        <Button type="primary" className="on-dark" onClick={() => edit.mutate({ takeStartingTime: true })}>
+        <Button
+          type="primary"
+          className="on-dark"
+          onClick={() => edit.mutate({ base: { takeStartingTime: true } })}
+        >
           Set {seconds(start.seconds)} s
         </Button>
       )}
@@ -208,7 +209,7 @@ function StartingTime({ slate, edit }: SlateContext) {
         className={offers ? "on-dark-quiet" : "on-dark"}
         onClick={() => void navigate(`/slates/${slate.id}/test`)}
       >
-        {offers ? `Keep ${seconds(slate.recipe.baseSeconds)} s` : "Plan strip"}
+        {offers ? `Keep ${seconds(slate.base.seconds)} s` : "Plan strip"}
       </Button>
     </Verdict>
   );

@@ -1,7 +1,7 @@
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
 import type { AreaView } from "../../shared/api/client";
 import { plainStops } from "../../shared/units/format";
-import { AreaOutline } from "./AreaOutline";
+import { AreaOutline } from "../../shared/areas/AreaOutline";
 import {
   type Crop,
   type Point,
@@ -14,7 +14,7 @@ import {
   toFrame,
   toPrint,
   withHandle,
-} from "./geometry";
+} from "../../shared/areas/geometry";
 
 interface Drag {
   kind: "draw" | "move" | "handle";

@@ -1,6 +1,14 @@
 import { useState } from "react";
-import { type AreaView, type Problem, type SlateView, api, toProblem, unwrap } from "../../shared/api/client";
-import { quietly, useStores } from "../../shared/api/slate";
+import {
+  type AreaView,
+  type Problem,
+  type SlateView,
+  api,
+  areasOf,
+  toProblem,
+  unwrap,
+} from "../../shared/api/client";
+import { quietly } from "../../shared/api/slate";
 import { Choice } from "../../shared/ui/Choice";
 import { type Commit, QuantityField } from "../../shared/ui/QuantityField";
 import { TextField } from "../../shared/ui/TextField";
@@ -21,7 +29,7 @@ export interface AreaListProps {
 /** The areas in words: change in stops, with seconds and percent beside it; the chosen one can be edited. */
 export function AreaList(props: AreaListProps) {
   const { slate, chosen } = props;
-  if (slate.recipe.areas.length === 0) {
+  if (areasOf(slate).length === 0) {
     return (
       <p className="note">
         No area yet. Look at the straight print first; then hold back what is too dark and burn what is too
@@ -31,8 +39,8 @@ export function AreaList(props: AreaListProps) {
   }
   return (
     <ul className="area-list">
-      {slate.recipe.areas.map((area, i) => {
-        const time = slate.local.areas.find((t) => t.key === area.key);
+      {areasOf(slate).map((area, i) => {
+        const time = slate.local.times.find((t) => t.key === area.key);
         return (
           <li key={area.key} className={area.key === chosen ? "chosen" : ""}>
             <button
@@ -78,13 +86,12 @@ async function changeInStops(base: number, commit: Commit, unit: string): Promis
 
 function AreaFields(props: AreaListProps & { area: AreaView; at: number }) {
   const { area, slate } = props;
-  const filters = useStores().data?.filters ?? [];
   const [refused, setRefused] = useState<string>();
   const change = (part: AreaChange) => props.onChange(area.key, part);
   const commitChange = (commit: Commit) => {
     setRefused(undefined);
     const unit = commit.kind === "change" ? commit.unit : "";
-    return changeInStops(slate.recipe.baseSeconds, commit, unit).then(
+    return changeInStops(slate.base.seconds, commit, unit).then(
       (changeStops) => change({ changeStops }),
       (error: unknown) => {
         setRefused(toProblem(error).message);
@@ -92,7 +99,7 @@ function AreaFields(props: AreaListProps & { area: AreaView; at: number }) {
       },
     );
   };
-  const at = (field: string) => props.problem?.at(`/areas/${String(props.at)}/${field}`);
+  const at = (field: string) => props.problem?.at(`/local/areas/${String(props.at)}/${field}`);
   return (
     <div className="area-fields">
       <NameField area={area} error={at("name")} onCommit={(name) => quietly(change({ name }))} />
@@ -124,23 +131,59 @@ function AreaFields(props: AreaListProps & { area: AreaView; at: number }) {
       </div>
       <div className="field-row">
         {area.changeStops > 0 ? (
-          <Choice
-            label="Burn at grade"
-            value={area.filter ?? ""}
-            options={[
-              { value: "", label: `base, ${slate.recipe.filter}` },
-              ...filters.map((f) => ({ value: f, label: f })),
-            ]}
-            onChange={(filter) => quietly(change({ filter: filter === "" ? undefined : filter }))}
+          <BurnLight
+            slate={slate}
+            area={area}
+            error={at("light")}
+            onChange={(light) => quietly(change({ light }))}
           />
         ) : (
-          <p className="field-hint">Held back at the base's grade.</p>
+          <p className="field-hint">Held back in the light of the base.</p>
         )}
         <button type="button" className="link" onClick={() => props.onRemove(area.key)}>
           Remove
         </button>
       </div>
     </div>
+  );
+}
+
+/** A burn may have a light of its own: one of a few, or a pack as it is written. */
+function BurnLight(props: {
+  slate: SlateView;
+  area: AreaView;
+  error: string | undefined;
+  onChange: (light: string | undefined) => void;
+}) {
+  const { slate, area } = props;
+  const { lights } = slate.medium;
+  const [typed, setTyped] = useState<string>();
+  if (lights.length > 0) {
+    return (
+      <Choice
+        label="Burn in"
+        value={area.light ?? ""}
+        options={[
+          { value: "", label: `base, ${slate.base.light.notation}` },
+          ...lights.map((l) => ({ value: l, label: l })),
+        ]}
+        error={props.error}
+        onChange={(light) => props.onChange(light === "" ? undefined : light)}
+      />
+    );
+  }
+  const leave = () => {
+    if (typed !== undefined) props.onChange(typed.trim() === "" ? undefined : typed.trim());
+    setTyped(undefined);
+  };
+  return (
+    <TextField
+      label={`Burn in, else ${slate.base.light.notation}`}
+      value={typed ?? area.light ?? ""}
+      error={props.error}
+      onChange={setTyped}
+      onLeave={leave}
+    />
   );
 }
 

@@ -2,7 +2,7 @@ import { Button } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { type SlateContext, useSlateContext } from "../../app/SlateFrame";
-import { type AreaView, previewPicture } from "../../shared/api/client";
+import { type AreaView, areasOf, previewPicture } from "../../shared/api/client";
 import { quietly } from "../../shared/api/slate";
 import { useKeys } from "../../shared/keys/keys";
 import { Print } from "../../shared/ui/Print";
@@ -11,7 +11,7 @@ import { Verdict } from "../../shared/ui/Verdict";
 import { aperture, seconds } from "../../shared/units/format";
 import { AreaCanvas } from "./AreaCanvas";
 import { type AreaChange, AreaList } from "./AreaList";
-import { type Shape, type ShapeTool, startingShape } from "./geometry";
+import { type Shape, type ShapeTool, startingShape } from "../../shared/areas/geometry";
 
 const TOOLS: readonly { tool: ShapeTool; label: string; key: string }[] = [
   { tool: "ellipse", label: "Ellipse", key: "O" },
@@ -25,10 +25,10 @@ export function ShapePage() {
   const [tool, setTool] = useState<ShapeTool>();
   const [chosen, setChosen] = useState<string>();
   const [withWork, setWithWork] = useState(true);
-  const { areas } = slate.recipe;
+  const areas = areasOf(slate);
   const { imageWidthMm, imageHeightMm, crop } = slate.setup;
   const setAreas = (next: (now: AreaView[]) => AreaView[]) =>
-    edit.mutateAsync((now) => ({ areas: next(now.recipe.areas) }));
+    edit.mutateAsync((now) => ({ local: { areas: next(areasOf(now)) } }));
   const add = (shape: Shape) => {
     const area = newArea(shape, areas);
     setTool(undefined);
@@ -95,9 +95,7 @@ export function ShapePage() {
       <aside className="panel dense" aria-label="Local plan">
         <h2>Shape the light</h2>
         <p className="lead">Held back during the base, burned after it.</p>
-        {slate.local.script.length > 0 && (
-          <ScriptDials script={slate.local.script} baseFilter={slate.recipe.filter} />
-        )}
+        {slate.local.script.length > 0 && <ScriptDials script={slate.local.script} />}
         <AreaList
           slate={slate}
           chosen={chosen}
@@ -147,7 +145,12 @@ function PlanVerdict({ slate, edit }: SlateContext) {
         <Button
           type="primary"
           className="on-dark"
-          onClick={() => edit.mutate({ apertureMark: advice.apertureMark, baseSeconds: advice.baseSeconds })}
+          onClick={() =>
+            edit.mutate({
+              setup: { apertureMark: advice.apertureMark },
+              base: { seconds: advice.baseSeconds },
+            })
+          }
         >
           Stop down to {aperture(advice.apertureMark)}
         </Button>
@@ -160,9 +163,9 @@ function PlanVerdict({ slate, edit }: SlateContext) {
   const moves = local.script.length;
   return (
     <Verdict
-      headline={`${seconds(local.totalSetSeconds)} s under the lamp, ${moves === 1 ? "one burst" : `${String(moves)} bursts`}.`}
+      headline={`${seconds(local.totalSetSeconds)} s under the lamp, ${moves === 1 ? "one exposure" : `${String(moves)} exposures`}.`}
       why={
-        slate.recipe.areas.length === 0
+        slate.local.areas.length === 0
           ? "A straight print. Draw an area to hold it back or burn it."
           : "Never more than two tools at once. Keep the tool moving, well above the paper."
       }

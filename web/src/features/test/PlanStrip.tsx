@@ -1,11 +1,11 @@
 import type { ReactNode } from "react";
 import type { SlateContext } from "../../app/SlateFrame";
 import { previewPicture } from "../../shared/api/client";
+import { ExposeVerdict } from "../../shared/expose/ExposeVerdict";
 import { Choice, Ways } from "../../shared/ui/Choice";
 import { Print } from "../../shared/ui/Print";
 import { QuantityField } from "../../shared/ui/QuantityField";
 import { number, plainStops, seconds, stopsWithUnit } from "../../shared/units/format";
-import { ExposeVerdict } from "../run/ExposeVerdict";
 import { StripOverlay } from "./StripOverlay";
 import { rowsClass } from "./rows";
 
@@ -13,7 +13,7 @@ const STEPS = [1 / 12, 1 / 6, 1 / 4, 1 / 3, 1 / 2, 1];
 
 /** The next strip: series, where it falls on the picture, and what the timer will do. */
 export function PlanStrip({ slate, edit, switcher }: SlateContext & { switcher: ReactNode }) {
-  const plan = slate.strip;
+  const { test } = slate;
   const { imageWidthMm, imageHeightMm } = slate.setup;
   return (
     <>
@@ -24,14 +24,14 @@ export function PlanStrip({ slate, edit, switcher }: SlateContext & { switcher: 
           alt="Preview of the picture"
           aspect={imageWidthMm / imageHeightMm}
         >
-          <StripOverlay slate={slate} onMove={(place) => edit.mutate({ stripPlace: place })} />
+          <StripOverlay slate={slate} onMove={(place) => edit.mutate({ test: { place } })} />
         </Print>
         <p className="stage-note">{slate.previewBasis.text}</p>
       </main>
       <aside className="panel dense" aria-label="Plan a strip">
         {switcher ?? <h2>Test strip</h2>}
         <Fields slate={slate} edit={edit} />
-        {plan.notes.map((note) => (
+        {test.notes.map((note) => (
           <p className="note" key={note}>
             {note}
           </p>
@@ -39,10 +39,11 @@ export function PlanStrip({ slate, edit, switcher }: SlateContext & { switcher: 
         <Patches slate={slate} />
         <ExposeVerdict
           slate={slate}
-          kind="STRIP"
-          headline={`Expose ${String(plan.patches.length)} patches, ${seconds(plan.patches[0]?.totalSeconds ?? 0)} to ${seconds(plan.patches.at(-1)?.totalSeconds ?? 0)} s.`}
-          why={`${seconds(plan.totalSetSeconds)} s under the lamp, ${number(Math.round(100 * plan.paperShare))} % of a sheet. Cover the light end first.`}
-          problem={plan.problem}
+          kind={test.plan.kind}
+          name="strip"
+          headline={`Expose ${String(test.patches.length)} patches, ${seconds(test.patches[0]?.totalSeconds ?? 0)} to ${seconds(test.patches.at(-1)?.totalSeconds ?? 0)} s.`}
+          why={`${seconds(test.totalSetSeconds)} s under the lamp, ${number(Math.round(100 * test.paperShare))} % of a sheet. Cover the light end first.`}
+          problem={test.problem}
           mend="Change the plan above; nothing else is lost."
         />
       </aside>
@@ -56,122 +57,122 @@ function stepBeside(stops: number, direction: 1 | -1): number {
 }
 
 function Fields({ slate, edit }: SlateContext) {
-  const { strip } = slate.recipe;
-  const stops = strip.kind === "EQUAL_STOPS";
+  const { plan } = slate.test;
+  const stops = plan.series === "EQUAL_STOPS";
   return (
     <>
       <Ways
         label="Kind of steps"
-        value={strip.kind}
+        value={plan.series}
         ways={[
           { value: "EQUAL_STOPS", label: "Equal stops" },
           { value: "EQUAL_SECONDS", label: "Equal seconds" },
         ]}
-        onChange={(stripKind) => edit.mutate({ stripKind })}
+        onChange={(series) => edit.mutate({ test: { series } })}
       />
       <div className="field-row">
         <QuantityField
           label="Centre"
-          shown={seconds(slate.strip.centreSeconds)}
+          shown={seconds(slate.test.centreSeconds)}
           unit="s"
           units={["s"]}
-          error={edit.error?.at("/stripCentreSeconds")}
-          onCommit={(c) => edit.mutateAsync({ stripCentreSeconds: c.value })}
+          error={edit.error?.at("/test/centreSeconds")}
+          onCommit={(c) => edit.mutateAsync({ test: { centreSeconds: c.value } })}
         />
         {stops ? (
           <QuantityField
             label="Step"
-            shown={plainStops(strip.stepStops)}
+            shown={plainStops(plan.stepStops)}
             unit="stop"
             units={["stop", "stops"]}
-            error={edit.error?.at("/stripStepStops")}
-            onCommit={(c) => edit.mutateAsync({ stripStepStops: c.value })}
+            error={edit.error?.at("/test/stepStops")}
+            onCommit={(c) => edit.mutateAsync({ test: { stepStops: c.value } })}
             onStep={(direction) =>
-              edit.mutate((now) => ({ stripStepStops: stepBeside(now.recipe.strip.stepStops, direction) }))
+              edit.mutate((now) => ({ test: { stepStops: stepBeside(now.test.plan.stepStops, direction) } }))
             }
           />
         ) : (
           <QuantityField
             label="Step"
-            shown={seconds(strip.stepSeconds)}
+            shown={seconds(plan.stepSeconds)}
             unit="s"
             units={["s"]}
-            error={edit.error?.at("/stripStepSeconds")}
-            onCommit={(c) => edit.mutateAsync({ stripStepSeconds: c.value })}
+            error={edit.error?.at("/test/stepSeconds")}
+            onCommit={(c) => edit.mutateAsync({ test: { stepSeconds: c.value } })}
             onStep={(direction, big) =>
               edit.mutate((now) => ({
-                stripStepSeconds: Math.max(0.1, now.recipe.strip.stepSeconds + direction * (big ? 1 : 0.1)),
+                test: { stepSeconds: Math.max(0.1, now.test.plan.stepSeconds + direction * (big ? 1 : 0.1)) },
               }))
             }
           />
         )}
         <QuantityField
           label="Patches"
-          shown={String(strip.patches)}
-          error={edit.error?.at("/stripPatches")}
-          onCommit={(c) => edit.mutateAsync({ stripPatches: Math.round(c.value) })}
+          shown={String(plan.patches)}
+          error={edit.error?.at("/test/patches")}
+          onCommit={(c) => edit.mutateAsync({ test: { patches: Math.round(c.value) } })}
           onStep={(direction) =>
-            edit.mutate((now) => ({ stripPatches: now.recipe.strip.patches + direction }))
+            edit.mutate((now) => ({ test: { patches: now.test.plan.patches + direction } }))
           }
         />
       </div>
       <div className="field-row">
         <Choice
           label="Dark end"
-          value={strip.direction}
+          value={plan.direction}
           options={[
             { value: "DARK_RIGHT", label: "right" },
             { value: "DARK_LEFT", label: "left" },
             { value: "DARK_BOTTOM", label: "bottom" },
             { value: "DARK_TOP", label: "top" },
           ]}
-          onChange={(stripDirection) => edit.mutate({ stripDirection })}
+          onChange={(direction) => edit.mutate({ test: { direction } })}
         />
         <QuantityField
           label="Patch"
-          shown={number(strip.patchMm)}
+          shown={number(plan.patchMm)}
           unit="mm"
           units={["mm"]}
-          error={edit.error?.at("/stripPatchMm")}
-          onCommit={(c) => edit.mutateAsync({ stripPatchMm: c.value })}
+          error={edit.error?.at("/test/patchMm")}
+          onCommit={(c) => edit.mutateAsync({ test: { patchMm: c.value } })}
           onStep={(direction) =>
-            edit.mutate((now) => ({ stripPatchMm: now.recipe.strip.patchMm + direction }))
+            edit.mutate((now) => ({ test: { patchMm: now.test.plan.patchMm + direction } }))
           }
         />
         <QuantityField
           label="Breadth"
-          shown={number(strip.breadthMm)}
+          shown={number(plan.breadthMm)}
           unit="mm"
           units={["mm"]}
-          error={edit.error?.at("/stripBreadthMm")}
-          onCommit={(c) => edit.mutateAsync({ stripBreadthMm: c.value })}
+          error={edit.error?.at("/test/breadthMm")}
+          onCommit={(c) => edit.mutateAsync({ test: { breadthMm: c.value } })}
           onStep={(direction, big) =>
             edit.mutate((now) => ({
-              stripBreadthMm: now.recipe.strip.breadthMm + direction * (big ? 10 : 1),
+              test: { breadthMm: now.test.plan.breadthMm + direction * (big ? 10 : 1) },
             }))
           }
         />
       </div>
       <div className="link-row">
-        {slate.strip.wideStripOffered && (
+        {slate.test.wideStripOffered && (
           <button
             type="button"
             className="link"
-            onClick={() => edit.mutate({ stripForUnknownNegative: true })}
+            onClick={() => edit.mutate({ test: { forUnknownNegative: true } })}
           >
             Wide strip for an unknown negative
           </button>
         )}
-        {strip.centreSeconds !== undefined && (
-          <button type="button" className="link" onClick={() => edit.mutate({ stripFollowsBase: true })}>
+        {plan.centreSeconds !== undefined && (
+          <button type="button" className="link" onClick={() => edit.mutate({ test: { followsBase: true } })}>
             Centre on the base exposure
           </button>
         )}
-        {strip.place !== undefined && (
+        {plan.place !== undefined && (
           <button
             type="button"
             className="link"
-            onClick={() => edit.mutate({ stripPlacedByComputation: true })}
+            onClick={() => edit.mutate({ test: { placedByComputation: true } })}
           >
             Place it where it tells most
           </button>
@@ -182,9 +183,9 @@ function Fields({ slate, edit }: SlateContext) {
 }
 
 function Patches({ slate }: Pick<SlateContext, "slate">) {
-  if (slate.strip.patches.length === 0) return null;
+  if (slate.test.patches.length === 0) return null;
   return (
-    <table className={rowsClass(slate.strip.patches.length)}>
+    <table className={rowsClass(slate.test.patches.length)}>
       <thead>
         <tr>
           <th scope="col">Patch</th>
@@ -194,13 +195,14 @@ function Patches({ slate }: Pick<SlateContext, "slate">) {
         </tr>
       </thead>
       <tbody>
-        {slate.strip.patches.map((p) => (
+        {slate.test.patches.map((p) => (
           <tr key={p.number}>
             <td>{p.number}</td>
             <td>{seconds(p.totalSeconds)} s</td>
             <td>{Math.abs(p.stopsFromCentre) < 1 / 24 ? "centre" : stopsWithUnit(p.stopsFromCentre)}</td>
             <td className={p.tooShort ? "warning" : ""}>
-              {seconds(p.burstSeconds)} s{p.tooShort ? ", short" : ""}
+              {seconds(p.setSeconds)} s{p.presses > 1 ? `, ${String(p.presses)} times` : ""}
+              {p.tooShort ? ", short" : ""}
             </td>
           </tr>
         ))}

@@ -4,7 +4,9 @@ import { type ReactNode, useState } from "react";
 import { useNavigate } from "react-router";
 import type { SlateContext } from "../../app/SlateFrame";
 import {
+  type Schemas,
   type SheetView,
+  type SlateView,
   type VerdictView,
   api,
   sheetPicture,
@@ -18,86 +20,80 @@ import { OwnRecipe } from "../../shared/ui/OwnRecipe";
 import { Verdict } from "../../shared/ui/Verdict";
 import { plainStops, seconds, stopsWithUnit } from "../../shared/units/format";
 import { Mark } from "./Mark";
-import { type Marked, StripPicture } from "./StripPicture";
+import { StripPicture } from "./StripPicture";
+import { type MarkField, type MarkKind, type Marked, markAfter, marksOf, sameMarks } from "./marks";
 import { rowsClass } from "./rows";
 
 interface Answer {
-  answer: "PROPOSED" | "CHECK" | "KEEP_GRADE" | "OWN";
-  filter?: string;
+  answer: NonNullable<Schemas["Taking"]["answer"]>;
+  light?: string;
   seconds?: number;
 }
 
-/** Reading a strip: the patch where the whites just hold, the first true black, and the verdict. */
+/** Reading a strip: the marks this kind of paper asks for, and the verdict that follows from them. */
 export function ReadStrip(props: SlateContext & { strip: SheetView; switcher: ReactNode }) {
   const { slate, strip } = props;
   const navigate = useNavigate();
+  const kinds = slate.medium.marks;
   const before = strip.decisions.filter((d) => d.kind === "READING").at(-1);
-  const [marked, setMarked] = useState<Marked>({ whites: before?.whitesAt, blacks: before?.blacksAt });
-  const [next, setNext] = useState<keyof Marked>("whites");
-  const proposal = useProposal(strip.id, marked, slate.recipe.id);
+  const [marked, setMarked] = useState<Marked>(before ? marksIn(before) : {});
+  const [next, setNext] = useState<string>(kinds[0]?.field ?? "");
+  const proposal = useProposal(strip.id, marked, slate.recipeId);
   const read = useReading(slate.id, strip.id, marked);
-  const mark = (which: keyof Marked, at: number) => {
-    setMarked((m) => ({ ...m, [which]: at }));
-    setNext(which === "whites" ? "blacks" : "whites");
-  };
-  useKeys({ w: () => setNext("whites"), k: () => setNext("blacks") });
+  const set = (field: string, at: number) => setMarked((m) => ({ ...m, [field]: at }));
+  const wanted = kinds.find((k) => k.field === next);
+  useKeys(Object.fromEntries(kinds.map((k) => [k.key, () => setNext(k.field)])));
   return (
     <>
       <main className="stage">
         <h1 className="visually-hidden">Test: read {strip.label}</h1>
-        <Print
-          source={strip.hasPicture ? sheetPicture(strip.id) : undefined}
-          alt={`${strip.label}, as it came out`}
-          aspect={strip.aspect}
-        >
-          <StripPicture strip={strip} marked={marked} next={next} onMark={(at) => mark(next, at)} />
+        <Print source={sheetPicture(strip)} alt={`${strip.label}, as it came out`} aspect={strip.aspect}>
+          <StripPicture
+            strip={strip}
+            kinds={kinds}
+            marked={marked}
+            onMark={(at) => {
+              set(next, at);
+              setNext(markAfter(kinds, next));
+            }}
+          />
         </Print>
         <p className="stage-note">
-          {strip.hasPicture ? "Simulated paper. " : "No scan: read the paper in your hand. "}
-          Tap {next === "whites" ? "the patch where the whites just hold" : "the first true black"}, or the
-          line between two.
+          {strip.simulatedPicture && "Simulated paper. "}
+          {strip.pictureId === undefined && "Read the paper in your hand. "}
+          Tap {wanted?.asks}, or the line between two.
         </p>
       </main>
       <aside className="panel dense" aria-label="Read the strip">
         {props.switcher}
-        <p className="lead">Judge it dry, under white light.</p>
-        {slate.recipe.intent && <p className="intent-line">“{slate.recipe.intent}”</p>}
-        <PatchTable strip={strip} marked={marked} />
+        <p className="lead">Judge it as it comes, wet in the tray under white light.</p>
+        {slate.naming.intent && <p className="intent-line">“{slate.naming.intent}”</p>}
+        <PatchTable strip={strip} kinds={kinds} marked={marked} />
         <div className="marks">
-          <Mark
-            label="Whites hold at"
-            letter="W"
-            active={next === "whites"}
-            strip={strip}
-            at={marked.whites}
-            onFocus={() => setNext("whites")}
-            onMove={(at) => setMarked((m) => ({ ...m, whites: at }))}
-          />
-          <Mark
-            label="First true black at"
-            letter="K"
-            active={next === "blacks"}
-            strip={strip}
-            at={marked.blacks}
-            onFocus={() => setNext("blacks")}
-            onMove={(at) => setMarked((m) => ({ ...m, blacks: at }))}
-          />
+          {kinds.map((kind) => (
+            <Mark
+              key={kind.field}
+              label={kind.label}
+              letter={kind.key.toUpperCase()}
+              active={next === kind.field}
+              strip={strip}
+              at={marked[kind.field as MarkField]}
+              onFocus={() => setNext(kind.field)}
+              onMove={(at) => set(kind.field, at)}
+            />
+          ))}
         </div>
         <Answered
+          slate={slate}
           verdict={proposal.data}
-          waiting={marked.whites === undefined}
+          waiting={kinds[0] === undefined || marked[kinds[0].field as MarkField] === undefined}
           strip={strip}
-          taken={
-            before !== undefined && marked.whites === before.whitesAt && marked.blacks === before.blacksAt
-              ? before.headline
-              : undefined
-          }
+          taken={before && sameMarks(kinds, marked, marksIn(before)) ? before.headline : undefined}
           problem={
             proposal.error?.message ?? (read.error?.errors.length === 0 ? read.error.message : undefined)
           }
           busy={read.isPending}
           fieldError={(at) => read.error?.at(at)}
-          slateId={slate.id}
           onAnswer={(answer) =>
             read.mutate(answer, {
               onSuccess: () => {
@@ -111,17 +107,21 @@ export function ReadStrip(props: SlateContext & { strip: SheetView; switcher: Re
   );
 }
 
+function marksIn(reading: Schemas["DecisionView"]): Marked {
+  return { whitesAt: reading.whitesAt, blacksAt: reading.blacksAt, rightAt: reading.rightAt };
+}
+
 function useProposal(sheetId: string, marked: Marked, recipeId: string) {
   return useQuery<VerdictView>({
-    queryKey: ["reading", sheetId, marked.whites, marked.blacks, recipeId],
-    enabled: marked.whites !== undefined,
+    queryKey: ["reading", sheetId, marked, recipeId],
+    enabled: marked.whitesAt !== undefined || marked.rightAt !== undefined,
     placeholderData: keepPreviousData,
     retry: false,
     queryFn: () =>
       unwrap(
         api.POST("/api/sheets/{id}/readings/proposal", {
           params: { path: { id: sheetId } },
-          body: { whitesAt: marked.whites, blacksAt: marked.blacks },
+          body: marked,
         }),
       ).catch((error: unknown) => {
         throw toProblem(error);
@@ -134,30 +134,30 @@ function useReading(slateId: string, sheetId: string, marked: Marked) {
     unwrap(
       api.POST("/api/sheets/{id}/readings", {
         params: { path: { id: sheetId } },
-        body: { version, whitesAt: marked.whites, blacksAt: marked.blacks, ...answer },
+        body: { marks: marked, taking: { version, ...answer } },
       }),
     ),
   );
 }
 
 function Answered(props: {
+  slate: SlateView;
   verdict: VerdictView | undefined;
   waiting: boolean;
   strip: SheetView;
   taken: string | undefined;
   problem: string | undefined;
   busy: boolean;
-  slateId: string;
   fieldError: (pointer: string) => string | undefined;
   onAnswer: (answer: Answer) => void;
 }) {
   const navigate = useNavigate();
-  const { verdict, strip } = props;
+  const { verdict, strip, slate } = props;
   if (props.waiting || !verdict) {
     return (
       <Verdict
-        headline="Look for the whites first."
-        why="Find the lightest patch in which the brightest tone that must keep detail is just not bare paper."
+        headline={`Look for ${slate.medium.marks[0]?.asks ?? "the best patch"}.`}
+        why="Tap it on the strip, or move its mark with the arrow keys. A tap on the line means between two."
         error={props.problem}
       />
     );
@@ -168,17 +168,17 @@ function Answered(props: {
         <Button
           type="primary"
           className="on-dark"
-          onClick={() => void navigate(`/slates/${props.slateId}/print`)}
+          onClick={() => void navigate(`/slates/${slate.id}/${slate.next.station}`)}
         >
-          Go to Print
+          {slate.next.action}
         </Button>
-        <Button className="on-dark-quiet" onClick={() => void navigate(`/slates/${props.slateId}/shape`)}>
+        <Button className="on-dark-quiet" onClick={() => void navigate(`/slates/${slate.id}/shape`)}>
           Shape first
         </Button>
       </Verdict>
     );
   }
-  const same = verdict.filter === strip.filter;
+  const same = verdict.light.notation === strip.light.notation;
   return (
     <Verdict
       headline={verdict.headline}
@@ -192,21 +192,22 @@ function Answered(props: {
         loading={props.busy}
         onClick={() => props.onAnswer({ answer: "PROPOSED" })}
       >
-        Set grade {verdict.filter}, {seconds(verdict.seconds)} s
+        Set {verdict.light.notation}, {seconds(verdict.seconds)} s
       </Button>
       <OwnRecipe
-        filter={verdict.filter}
+        medium={slate.medium}
+        light={verdict.light.notation}
         seconds={verdict.seconds}
         error={props.fieldError}
-        onTake={(filter, own) => props.onAnswer({ answer: "OWN", filter, seconds: own })}
+        onTake={(light, own) => props.onAnswer({ answer: "OWN", light, seconds: own })}
       />
       {!same && (
         <Button
           className="on-dark-quiet"
           disabled={props.busy}
-          onClick={() => props.onAnswer({ answer: "KEEP_GRADE" })}
+          onClick={() => props.onAnswer({ answer: "KEEP_LIGHT" })}
         >
-          Keep {strip.filter}, {seconds(verdict.keepSeconds)} s
+          Keep {strip.light.notation}, {seconds(verdict.keepSeconds)} s
         </Button>
       )}
       {verdict.check && (
@@ -222,24 +223,16 @@ function Answered(props: {
   );
 }
 
-function PatchTable(props: { strip: SheetView; marked: Marked }) {
-  const { strip, marked } = props;
-  const says = (number: number) => {
-    const at = number - 1;
-    const words = [];
-    if (marked.whites === at) words.push("whites hold");
-    else if (marked.whites === at + 0.5) words.push("whites just past");
-    if (marked.blacks === at) words.push("first black");
-    else if (marked.blacks === at + 0.5) words.push("black just past");
-    return words.join(", ");
-  };
+function PatchTable(props: { strip: SheetView; kinds: readonly MarkKind[]; marked: Marked }) {
+  const { strip } = props;
+  const says = (number: number) => marksOf(props.kinds, props.marked, number - 1);
   return (
     <table className={rowsClass(strip.patches.length)}>
       <thead>
         <tr>
           <th scope="col">Patch</th>
           <th scope="col">Received</th>
-          <th scope="col">From centre</th>
+          <th scope="col">From middle</th>
           <th scope="col">Marked</th>
         </tr>
       </thead>
@@ -248,7 +241,7 @@ function PatchTable(props: { strip: SheetView; marked: Marked }) {
           <tr key={p.number} className={says(p.number) ? "chosen" : ""}>
             <td>{p.number}</td>
             <td>{seconds(p.givenSeconds)} s</td>
-            <td>{Math.abs(p.stopsFromCentre) < 1 / 24 ? "centre" : stopsWithUnit(p.stopsFromCentre)}</td>
+            <td>{Math.abs(p.stopsFromMiddle) < 1 / 24 ? "middle" : stopsWithUnit(p.stopsFromMiddle)}</td>
             <td>{says(p.number)}</td>
           </tr>
         ))}

@@ -7,8 +7,8 @@ const MOST_WITH_SECONDS = 8;
 
 /** The strip on the picture: where each patch falls, with its seconds. It can be dragged or moved by arrow keys. */
 export function StripOverlay(props: { slate: SlateView; onMove: (place: number) => void }) {
-  const { strip, recipe } = props.slate;
-  const along = recipe.strip.direction === "DARK_RIGHT" || recipe.strip.direction === "DARK_LEFT";
+  const strip = props.slate.test;
+  const along = strip.plan.direction === "DARK_RIGHT" || strip.plan.direction === "DARK_LEFT";
   const room = along ? 1 - strip.area.height : 1 - strip.area.width;
   const standing = along ? strip.area.top : strip.area.left;
   const [dragged, setDragged] = useState<number>();

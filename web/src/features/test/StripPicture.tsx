@@ -1,11 +1,6 @@
 import type { MouseEvent } from "react";
 import type { SheetView } from "../../shared/api/client";
-
-/** Places on a strip, counted in patches from the first; halves lie between two. */
-export interface Marked {
-  whites: number | undefined;
-  blacks: number | undefined;
-}
+import type { Marked, MarkField, MarkKind } from "./marks";
 
 const BETWEEN = 0.18;
 
@@ -30,8 +25,8 @@ export function placeOfTap(strip: SheetView, x: number, y: number): number {
 /** The taps and marks over a strip's picture. */
 export function StripPicture(props: {
   strip: SheetView;
+  kinds: readonly MarkKind[];
   marked: Marked;
-  next: keyof Marked;
   onMark: (at: number) => void;
 }) {
   const { strip, marked } = props;
@@ -58,8 +53,16 @@ export function StripPicture(props: {
           {p.number}
         </span>
       ))}
-      <Flag strip={strip} at={marked.whites} words="whites hold" along={along} side="start" />
-      <Flag strip={strip} at={marked.blacks} words="first black" along={along} side="end" />
+      {props.kinds.map((kind, i) => (
+        <Flag
+          key={kind.field}
+          strip={strip}
+          at={marked[kind.field as MarkField]}
+          words={kind.flag}
+          along={along}
+          side={i === 0 ? "start" : "end"}
+        />
+      ))}
     </div>
   );
 }

@@ -8,7 +8,7 @@ import { ReadStrip } from "./ReadStrip";
 export function TestPage() {
   const context = useSlateContext();
   const [search, setSearch] = useSearchParams();
-  const hung = context.slate.sheets.filter((s) => s.kind === "STRIP" && s.state === "HUNG");
+  const hung = context.slate.sheets.filter((s) => s.patches.length > 0 && s.state === "HUNG");
   const last = hung.at(-1);
   const asked = search.get("sheet");
   const unread = last?.decisions.length === 0 ? last : undefined;

@@ -2,13 +2,36 @@ import createClient from "openapi-fetch";
 import type { components, paths } from "./schema";
 
 export type Schemas = components["schemas"];
-export type SlateView = Schemas["SlateView"];
 export type SheetView = Schemas["SheetView"];
 export type RunView = Schemas["RunView"];
+export type StepView = Schemas["StepView"];
+export type LightView = Schemas["LightView"];
 export type VerdictView = Schemas["VerdictView"];
-export type AreaView = Schemas["AreaView"];
 export type FrameView = Schemas["FrameView"];
+export type Standing = Schemas["StandingView"];
 export type RecipeChange = Omit<Schemas["RecipeChange"], "version">;
+
+/** A slate as the page keeps it: what stands, what never changes, and the sheets. */
+export type SlateView = Standing & Omit<Schemas["SlateView"], "standing">;
+
+/** An area that has been drawn, with all that an area has. */
+export type AreaView = Schemas["AreaView"] & {
+  key: string;
+  name: string;
+  shape: Schemas["StoredShape"];
+  tool: string;
+};
+
+/** The slate of an answer, flat. */
+export function flat(answer: Schemas["SlateView"]): SlateView {
+  const { standing, ...rest } = answer;
+  return { ...standing, ...rest };
+}
+
+/** The areas of a slate's plan; the server never leaves a part of one out. */
+export function areasOf(slate: SlateView): AreaView[] {
+  return slate.local.areas as AreaView[];
+}
 
 export const api = createClient<paths>({ baseUrl: window.location.origin });
 
@@ -67,22 +90,25 @@ export function toProblem(error: unknown): Problem {
   );
 }
 
-export function sheetPicture(sheetId: string): string {
-  return `/api/sheets/${sheetId}/picture`;
+/** The picture of a sheet, if it has one. */
+export function sheetPicture(sheet: { pictureId?: string }): string | undefined {
+  return sheet.pictureId === undefined ? undefined : picture(sheet.pictureId);
+}
+
+export function picture(pictureId: string): string {
+  return `/api/pictures/${pictureId}`;
 }
 
 export function positive(frameId: string, side = 960): string {
   return `/api/frames/${frameId}/positive?side=${String(side)}`;
 }
 
-/** The computed print of the standing recipe; the basis is in the address, since it moves with the sheets made. */
+/** The computed print of what stands; its key is in the address, so the same picture has the same address. */
 export function previewPicture(slate: SlateView, withLocalWork: boolean, side = 960): string {
-  const basis = slate.sheets.filter((s) => s.speedOffsetStops !== undefined).at(-1)?.id ?? "none";
   const query = new URLSearchParams({
-    recipe: slate.recipe.id,
+    key: slate.previewKey,
     local: String(withLocalWork),
     side: String(side),
-    basis,
   });
   return `/api/slates/${slate.id}/preview?${query.toString()}`;
 }

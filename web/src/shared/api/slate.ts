@@ -1,16 +1,51 @@
 import { type UseMutationResult, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { type Problem, type RecipeChange, type SlateView, api, toProblem, unwrap } from "./client";
+import {
+  type Problem,
+  type RecipeChange,
+  type Schemas,
+  type SlateView,
+  type Standing,
+  api,
+  flat,
+  toProblem,
+  unwrap,
+} from "./client";
 
 const slateKey = (id: string) => ["slate", id] as const;
 
 export function useSlate(id: string) {
+  const client = useQueryClient();
   return useQuery({
     queryKey: slateKey(id),
-    queryFn: () => unwrap(api.GET("/api/slates/{id}", { params: { path: { id } } })),
+    queryFn: async () => {
+      const fetched = flat(await unwrap(api.GET("/api/slates/{id}", { params: { path: { id } } })));
+      return newer(client.getQueryData<SlateView>(slateKey(id)), fetched);
+    },
   });
 }
 
+/** Of two states of a slate the newer one: an answer that was slow must not overwrite what was learned meanwhile. */
+export function newer(kept: SlateView | undefined, come: SlateView): SlateView {
+  return kept && kept.version > come.version ? kept : come;
+}
+
 export type SlateChange<A> = UseMutationResult<SlateView, Problem, A>;
+
+/** What a change answers: the whole slate, or only what an edit can change. */
+type Answer = Schemas["SlateView"] | Standing;
+
+/** The slate after a change. */
+export function merged(now: SlateView | undefined, answer: Answer): SlateView {
+  if ("standing" in answer) return flat(answer);
+  if (!now) throw new Error("an edit needs the slate it belongs to");
+  return {
+    ...now,
+    ...answer,
+    undoLabel: answer.undoLabel,
+    redoLabel: answer.redoLabel,
+    acceptedSheetId: answer.acceptedSheetId,
+  };
+}
 
 /**
  * A change of a slate. Changes of one slate run one after another, each with the version the one before it left, so that
@@ -18,7 +53,7 @@ export type SlateChange<A> = UseMutationResult<SlateView, Problem, A>;
  */
 export function useSlateChange<A>(
   id: string,
-  change: (argument: A, version: number, now: SlateView | undefined) => Promise<SlateView>,
+  change: (argument: A, version: number, now: SlateView | undefined) => Promise<Answer>,
 ): SlateChange<A> {
   const client = useQueryClient();
   return useMutation<SlateView, Problem, A>({
@@ -26,7 +61,8 @@ export function useSlateChange<A>(
     mutationFn: async (argument) => {
       const now = client.getQueryData<SlateView>(slateKey(id));
       try {
-        return await change(argument, now?.version ?? 0, now);
+        const answer = await change(argument, now?.version ?? 0, now);
+        return merged(client.getQueryData<SlateView>(slateKey(id)), answer);
       } catch (error) {
         throw toProblem(error);
       }

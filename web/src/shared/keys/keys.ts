@@ -14,7 +14,15 @@ function pressesButton(event: KeyboardEvent): boolean {
   return onControl && (event.key === " " || event.key === "Enter");
 }
 
-/** Keys that act anywhere on the page except while typing; keys a focused control needs go to the control. */
+/** Whether a dialog stands before the page: then the keys belong to it and not to what lies behind. */
+function behindDialog(target: EventTarget | null): boolean {
+  const open = document.querySelector(
+    ".ant-modal-wrap:not([style*='display: none']), .ant-popover:not(.ant-popover-hidden) [role=dialog]",
+  );
+  return open !== null && !(target instanceof HTMLElement && target.closest("[data-keys=own]") !== null);
+}
+
+/** Keys that act anywhere on the page except while typing and behind a dialog; a key that is held down acts once; keys a focused control needs go to the control. */
 export function useKeys(keys: Keys, active = true): void {
   const latest = useRef(keys);
   useEffect(() => {
@@ -23,8 +31,8 @@ export function useKeys(keys: Keys, active = true): void {
   useEffect(() => {
     if (!active) return;
     const onKey = (event: KeyboardEvent) => {
-      if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (isTyping(event.target) || pressesButton(event)) return;
+      if (event.repeat || event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (isTyping(event.target) || pressesButton(event) || behindDialog(event.target)) return;
       const act = latest.current[event.key] ?? latest.current[event.key.toLowerCase()];
       if (!act) return;
       event.preventDefault();

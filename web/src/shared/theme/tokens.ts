@@ -1,5 +1,5 @@
 import type { ThemeConfig } from "antd";
-import type { Room } from "../../app/room";
+import type { Room } from "../room/room";
 
 /** The one place with colours. White light has none of its own: R = G = B; safelight has red alone. */
 const seeds = {
@@ -25,6 +25,27 @@ const seeds = {
     field: "#1c0000",
     warn: "#ff0000",
   },
+  blackout: {
+    slate: "#000000",
+    stage: "#000000",
+    paper: "#000000",
+    chalk: "#000000",
+    ink: "#000000",
+    muted: "#000000",
+    line: "#000000",
+    field: "#000000",
+    warn: "#000000",
+  },
+} as const;
+
+/** Filters are shown in their own colours, and never without their letter; in the dark they have none. */
+const filters = {
+  C: "#00a5c0",
+  M: "#d34a9a",
+  Y: "#ecc817",
+  R: "#d2463c",
+  G: "#2f9e55",
+  B: "#4a5fc9",
 } as const;
 
 /** Ant Design set so that it looks like this product: no blue, no shadows, nearly square. */
@@ -88,6 +109,8 @@ export function cssVariables(): string {
   return (Object.keys(seeds) as Room[])
     .map((room) => {
       const lines = Object.entries(seeds[room]).map(([name, value]) => `--${name}: ${value};`);
+      if (room === "white")
+        lines.push(...Object.entries(filters).map(([letter, value]) => `--filter-${letter}: ${value};`));
       return `html[data-room="${room}"] { ${lines.join(" ")} }`;
     })
     .join("\n");

@@ -1,18 +1,21 @@
 import { Button, Popover } from "antd";
 import { useState } from "react";
-import { useStores } from "../api/slate";
+import type { SlateView } from "../api/client";
 import { seconds as shownSeconds } from "../units/format";
 import { parseQuantity } from "../units/parse";
 import { Choice } from "./Choice";
 import { TextField } from "./TextField";
 
-/** Overruling a verdict with one's own grade and time; both stay in the record. */
-export function OwnRecipe(props: {
-  filter: string;
+interface OwnProps {
+  medium: SlateView["medium"];
+  light: string;
   seconds: number;
   error: (pointer: string) => string | undefined;
-  onTake: (filter: string, seconds: number) => void;
-}) {
+  onTake: (light: string, seconds: number) => void;
+}
+
+/** Overruling a verdict with one's own light and time; both stay in the record. */
+export function OwnRecipe(props: OwnProps) {
   const [open, setOpen] = useState(false);
   return (
     <Popover
@@ -22,7 +25,7 @@ export function OwnRecipe(props: {
       placement="topRight"
       destroyOnHidden
       content={
-        <div role="dialog" aria-label="My own grade and time">
+        <div role="dialog" aria-label="My own light and time">
           <OwnFields {...props} />
         </div>
       }
@@ -34,27 +37,32 @@ export function OwnRecipe(props: {
   );
 }
 
-function OwnFields(props: Parameters<typeof OwnRecipe>[0]) {
-  const filters = useStores().data?.filters ?? [props.filter];
-  const [filter, setFilter] = useState(props.filter);
+function OwnFields(props: OwnProps) {
+  const [light, setLight] = useState(props.light);
   const [text, setText] = useState(shownSeconds(props.seconds));
   const parsed = parseQuantity(text);
-  const problem = parsed.kind === "error" ? parsed.message : props.error("/seconds");
+  const problem = parsed.kind === "error" ? parsed.message : props.error("/taking/seconds");
+  const wrong = props.error("/taking/light");
   return (
     <form
       className="part-editor"
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
-        if (parsed.kind !== "error") props.onTake(filter, parsed.value);
+        if (parsed.kind !== "error") props.onTake(light, parsed.value);
       }}
     >
-      <Choice
-        label="Grade"
-        value={filter}
-        options={filters.map((f) => ({ value: f, label: f }))}
-        onChange={setFilter}
-      />
+      {props.medium.lights.length > 0 ? (
+        <Choice
+          label={props.medium.lightName}
+          value={light}
+          options={props.medium.lights.map((l) => ({ value: l, label: l }))}
+          error={wrong}
+          onChange={setLight}
+        />
+      ) : (
+        <TextField label={props.medium.lightName} value={light} error={wrong} onChange={setLight} />
+      )}
       <TextField label="Time" value={text} unit="s" error={problem} onChange={setText} />
       <Button htmlType="submit" type="primary">
         Set these

@@ -1,43 +1,46 @@
-import type { Schemas } from "../api/client";
+import type { StepView } from "../api/client";
 import { Dial, type DialArc } from "./Dial";
 
-type Step = Schemas["ScriptStepView"];
+const SMALLEST = 62;
+const GROWTH = 40;
 
-/** A sheet's exposure as a row of dials: the base with its holds, then each burn. */
-export function ScriptDials(props: { script: readonly Step[]; baseFilter: string }) {
-  const base = props.script.filter((s) => s.kind !== "BURN");
-  const burns = props.script.filter((s) => s.kind === "BURN");
-  const total = base.reduce((sum, s) => sum + s.receivedSeconds, 0);
-  const longest = Math.max(total, ...burns.map((b) => b.receivedSeconds));
-  const size = (seconds: number) => 62 + 40 * Math.sqrt(seconds / longest);
+/** A sheet's exposures as a row of dials: each a full turn of its time, with what the hands do in it. */
+export function ScriptDials(props: { script: readonly StepView[] }) {
+  const longest = Math.max(...props.script.map((s) => s.receivedSeconds));
   return (
     <div className="dials">
-      <Dial
-        total={total}
-        arcs={holds(base)}
-        label="Base"
-        note={`grade ${props.baseFilter}`}
-        size={size(total)}
-      />
-      {burns.map((b) => (
+      {props.script.map((step) => (
         <Dial
-          key={b.place}
-          total={b.receivedSeconds}
-          arcs={[{ from: 0, to: b.receivedSeconds, kind: "burn" }]}
-          label={b.burned ?? "Burn"}
-          note={`grade ${b.filter}`}
-          size={size(b.receivedSeconds)}
+          key={step.place}
+          total={step.receivedSeconds}
+          arcs={arcs(step)}
+          label={`${String(step.place)}. ${nameOf(step)}`}
+          note={step.light.notation}
+          size={SMALLEST + GROWTH * Math.sqrt(step.receivedSeconds / longest)}
         />
       ))}
     </div>
   );
 }
 
-function holds(base: readonly Step[]): DialArc[] {
+/** The base with its holds in one word; a burn or a patch by its own. */
+function nameOf(step: StepView): string {
+  return step.phases.some((p) => p.does === "HOLD") ? "Base" : step.words;
+}
+
+/** The phases of a step, as shares of what the paper receives. */
+function arcs(step: StepView): DialArc[] {
+  const total = step.phases.reduce((sum, p) => sum + p.seconds, 0);
   let at = 0;
-  return base.map((s) => {
-    const arc: DialArc = { from: at, to: at + s.receivedSeconds, kind: s.held.length > 0 ? "hold" : "light" };
-    at += s.receivedSeconds;
-    return arc;
+  return step.phases.map((phase) => {
+    const from = at;
+    at += (phase.seconds / total) * step.receivedSeconds;
+    return { from, to: at, kind: kindOf(phase.does) };
   });
+}
+
+const KINDS: Record<string, DialArc["kind"]> = { HOLD: "hold", BURN: "burn" };
+
+function kindOf(does: string): DialArc["kind"] {
+  return KINDS[does] ?? "light";
 }

@@ -1,28 +1,15 @@
-import type { Schemas } from "../api/client";
+import type { StepView } from "../api/client";
 import { seconds } from "../units/format";
 
-type Step = Schemas["ScriptStepView"];
-
-/** What a burst asks of the hands. */
-export function stepWords(step: Step): string {
-  if (step.kind === "BURN") return `Burn ${step.burned ?? ""}`;
-  if (step.kind === "PATCH") {
-    if (step.patch === 1) return "Whole strip";
-    return step.patch === 2 ? "Cover patch 1" : `Cover patches 1 to ${String((step.patch ?? 2) - 1)}`;
-  }
-  if (step.held.length > 0) return `Hold back ${step.held.join(" and ")}`;
-  return step.place === 1 ? "Base, nothing held" : "Base, hands out";
-}
-
-/** The bursts of a sheet in order: what the hands do, and what the timer is set to. */
-export function ScriptTable(props: { script: readonly Step[] }) {
+/** The exposures of a sheet in order: what the hands do, at which second, and what the timer is set to. */
+export function ScriptTable(props: { script: readonly StepView[] }) {
   return (
     <table className="rows">
       <thead>
         <tr>
-          <th scope="col">Burst</th>
+          <th scope="col">No.</th>
           <th scope="col">Hands</th>
-          <th scope="col">Grade</th>
+          <th scope="col">Light</th>
           <th scope="col">Timer</th>
         </tr>
       </thead>
@@ -30,12 +17,32 @@ export function ScriptTable(props: { script: readonly Step[] }) {
         {props.script.map((step) => (
           <tr key={step.place}>
             <td>{step.place}</td>
-            <td>{stepWords(step)}</td>
-            <td>{step.filter}</td>
-            <td>{seconds(step.setSeconds)} s</td>
+            <td>
+              {step.words}
+              {turns(step).map((turn) => (
+                <span key={turn} className="turn-line">
+                  {turn}
+                </span>
+              ))}
+            </td>
+            <td>{step.light.notation}</td>
+            <td>
+              {seconds(step.setSeconds)} s{step.presses > 1 ? ` × ${String(step.presses)}` : ""}
+            </td>
           </tr>
         ))}
       </tbody>
     </table>
   );
+}
+
+/** The moments of a step that has more than one. */
+function turns(step: StepView): string[] {
+  if (step.phases.length < 2) return [];
+  let at = 0;
+  return step.phases.map((phase) => {
+    const from = at;
+    at += phase.seconds;
+    return `${seconds(from)} to ${seconds(at)} s: ${phase.words}`;
+  });
 }

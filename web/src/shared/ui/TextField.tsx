@@ -9,6 +9,7 @@ export function TextField(props: {
   unit?: string;
   longest?: number;
   narrow?: boolean;
+  hint?: string;
   onChange: (text: string) => void;
   onLeave?: () => void;
 }) {
@@ -29,10 +30,12 @@ export function TextField(props: {
         onBlur={props.onLeave}
         onPressEnter={props.onLeave}
       />
-      {props.error && (
+      {props.error ? (
         <p className="field-message" role="alert" id={`${id}-message`}>
           {props.error}
         </p>
+      ) : (
+        props.hint && <p className="field-hint">{props.hint}</p>
       )}
     </div>
   );

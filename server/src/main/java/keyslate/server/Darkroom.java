@@ -5,7 +5,9 @@ import java.time.Clock;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.store.Database;
 import keyslate.store.bench.StoresRepository;
+import keyslate.store.negative.PictureRepository;
 import keyslate.store.negative.RollRepository;
+import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.SheetRepository;
 import keyslate.store.slate.SlateRepository;
 import org.springframework.beans.factory.annotation.Value;
@@ -31,6 +33,11 @@ public class Darkroom {
     }
 
     @Bean
+    PictureRepository pictureRepository(Database database) {
+        return new PictureRepository(database);
+    }
+
+    @Bean
     StoresRepository storesRepository(Database database) {
         return new StoresRepository(database);
     }
@@ -38,6 +45,11 @@ public class Darkroom {
     @Bean
     SlateRepository slateRepository(Database database) {
         return new SlateRepository(database);
+    }
+
+    @Bean
+    RecipeRepository recipeRepository(Database database) {
+        return new RecipeRepository(database);
     }
 
     @Bean

@@ -11,7 +11,7 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.PortInUseException;
 
 /**
- * The start: {@code --data DIR}, {@code --port N}, {@code --demo}, {@code --clock-speed X}; or {@code bench}; or
+ * The start: {@code --data DIR}, {@code --port N}, {@code --demo}, {@code --practice}, {@code --clock-speed X}; or {@code bench}; or
  * {@code trial}.
  */
 public final class KeySlate {
@@ -76,7 +76,11 @@ public final class KeySlate {
                 Path.of(System.getProperty("user.home"), "key-slate").toString());
         for (int i = 0; i < args.length; i++) {
             switch (args[i]) {
-                case "--demo" -> settings.put("keyslate.demo", "true");
+                case "--demo" -> {
+                    settings.put("keyslate.demo", "true");
+                    settings.put("keyslate.practice", "true");
+                }
+                case "--practice" -> settings.put("keyslate.practice", "true");
                 case "--data" -> settings.put("keyslate.data", value(args, ++i));
                 case "--port" -> settings.put("server.port", number(args, ++i, 1, 65535));
                 case "--clock-speed" -> settings.put("keyslate.clock-speed", number(args, ++i, 1, 1000));

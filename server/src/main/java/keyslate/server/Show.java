@@ -1,17 +1,27 @@
 package keyslate.server;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
+import keyslate.core.light.Light;
 import keyslate.core.quantity.Stops;
 
 /** Numbers as a printer reads them, for sentences the server writes: typographic minus and fractions, units shown. */
 public final class Show {
     private static final String[] TWELFTHS = {"", "1/12", "⅙", "¼", "⅓", "5/12", "½", "7/12", "⅔", "¾", "⅚", "11/12"};
 
+    private static final List<String> DIALS = List.of("C", "M", "Y");
+
     private Show() {}
 
     /** "11.3 s". */
     public static String seconds(double seconds) {
         return String.format(Locale.ROOT, "%.1f s", seconds);
+    }
+
+    /** "1.26". */
+    public static String factor(double factor) {
+        return String.format(Locale.ROOT, "%.2f", factor);
     }
 
     /** "f/5.6", "f/8". */
@@ -37,6 +47,23 @@ public final class Show {
         return (twelfths < 0 ? "−" : "+") + plainStops(Math.abs(twelfths));
     }
 
+    /** "+12 M −3 Y": how the dials of one pack differ from another's; "was grade 2" where they are none. */
+    public static String lightChange(Light before, Light now) {
+        List<Double> from = before.points();
+        List<Double> to = now.points();
+        if (from.isEmpty() || to.isEmpty()) {
+            return "was " + before.notation();
+        }
+        List<String> words = new ArrayList<>();
+        for (int i = 0; i < DIALS.size(); i++) {
+            double change = to.get(i) - from.get(i);
+            if (Math.abs(change) >= 0.05) {
+                words.add((change > 0 ? "+" : "−") + number(Math.abs(change)) + " " + DIALS.get(i));
+            }
+        }
+        return words.isEmpty() ? "the same" : String.join(" ", words);
+    }
+
     /** "⅓ stop", "1½ stops": without a sign. */
     public static String stopsApart(Stops change) {
         int twelfths = (int) Math.rint(Math.abs(change.inStops()) * 12);
@@ -49,5 +76,19 @@ public final class Show {
         String gap = whole > 0 && fraction.indexOf('/') >= 0 ? " " : "";
         String number = (whole > 0 ? Integer.toString(whole) : "") + gap + fraction;
         return number + (twelfths > 12 ? " stops" : " stop");
+    }
+
+    /** The same with a capital at the beginning and a full stop at the end: how the core's messages become sentences. */
+    public static String sentence(String message) {
+        String text = Character.toUpperCase(message.charAt(0)) + message.substring(1);
+        return text.endsWith(".") ? text : text + ".";
+    }
+
+    /** "sky and door", "sky, door and wall". */
+    public static String listed(List<String> words) {
+        int last = words.size() - 1;
+        return last < 1
+                ? String.join("", words)
+                : String.join(", ", words.subList(0, last)) + " and " + words.get(last);
     }
 }

@@ -10,11 +10,20 @@ import java.util.List;
 import java.util.Map;
 import keyslate.server.bench.BenchViews;
 import keyslate.server.calculation.Calculates;
-import keyslate.server.judge.DecisionViews;
+import keyslate.server.decide.DecisionViews;
+import keyslate.server.local.LocalViews;
+import keyslate.server.medium.MediumPart;
 import keyslate.server.negative.RollViews;
 import keyslate.server.print.RunViews;
-import keyslate.server.slate.SlateRequests;
+import keyslate.server.recipe.RecipeChange;
+import keyslate.server.recipe.StartingTime;
+import keyslate.server.rig.LightView;
+import keyslate.server.sheet.Differences;
+import keyslate.server.sheet.SheetViews;
 import keyslate.server.slate.SlateViews;
+import keyslate.server.test.TestViews;
+import keyslate.store.json.StoredShape;
+import keyslate.store.json.StoredTest;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.customizers.OperationCustomizer;
@@ -31,10 +40,19 @@ class ApiDescription {
             BenchViews.class,
             classNamed("keyslate.server.calculation.CalculationViews"),
             DecisionViews.class,
+            Differences.class,
+            LightView.class,
+            LocalViews.class,
+            MediumPart.class,
+            RecipeChange.class,
             RollViews.class,
             RunViews.class,
-            SlateRequests.class,
-            SlateViews.class);
+            SheetViews.class,
+            SlateViews.class,
+            StartingTime.class,
+            StoredShape.class,
+            StoredTest.class,
+            TestViews.class);
 
     /** What a calculation tells, and how it refuses. */
     @Bean
@@ -75,6 +93,9 @@ class ApiDescription {
     }
 
     private static void register(Map<String, Class<?>> records, Class<?> holder) {
+        if (holder.isRecord()) {
+            records.put(holder.getSimpleName(), holder);
+        }
         for (Class<?> type : holder.getDeclaredClasses()) {
             if (type.isRecord()) {
                 records.put(type.getSimpleName(), type);

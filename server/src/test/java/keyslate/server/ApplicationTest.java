@@ -20,6 +20,7 @@ import tools.jackson.databind.JsonNode;
         webEnvironment = WebEnvironment.RANDOM_PORT,
         properties = {
             "keyslate.demo=true",
+            "keyslate.practice=true",
             "springdoc.default-produces-media-type=application/json",
             "springdoc.writer-with-order-by-keys=true"
         })
@@ -46,13 +47,13 @@ public abstract class ApplicationTest {
         return timer;
     }
 
-    /** Gives every burst that is left and hangs the sheet; the slate after it. */
+    /** Gives every step that is left and hangs the sheet; the slate after it. */
     protected JsonNode exposeAndHang(String sheetId) {
         JsonNode run = http().get("/api/sheets/" + sheetId + "/run").json();
-        while (run.hasNonNull("burst")) {
+        while (run.hasNonNull("step")) {
             http().post(
                             "/api/sheets/" + sheetId + "/lamp",
-                            Map.of("on", true, "burst", run.get("burst").asInt()));
+                            Map.of("on", true, "step", run.get("step").asInt()));
             timer.pass(run.get("nextSetSeconds").asDouble());
             run = http().get("/api/sheets/" + sheetId + "/run").json();
         }
@@ -61,7 +62,7 @@ public abstract class ApplicationTest {
 
     /** Takes a piece of paper; the id of the sheet. */
     protected String begin(String slateId, String kind) {
-        long version = http().slate(slateId).get("version").asLong();
+        long version = http().version(slateId);
         return http().post("/api/slates/" + slateId + "/sheets", Map.of("version", version, "kind", kind))
                 .json()
                 .get("sheetId")

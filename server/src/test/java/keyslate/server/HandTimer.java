@@ -1,53 +1,76 @@
 package keyslate.server;
 
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import keyslate.server.print.EnlargerTimer;
+import keyslate.server.print.EnlargerTimers;
 import org.springframework.context.annotation.Primary;
 import org.springframework.stereotype.Component;
 
-/** A timer whose time passes when the test says so. */
+/** Timers whose time passes when the test says so, one for each enlarger. */
 @Component
 @Primary
-public class HandTimer implements EnlargerTimer {
-    private double set;
-    private double elapsed;
-    private WhenOff whenOff;
+public class HandTimer implements EnlargerTimers {
+    private final Map<String, Lamp> lamps = new ConcurrentHashMap<>();
 
     @Override
-    public void on(double seconds, WhenOff told) {
-        if (whenOff != null) {
-            throw new IllegalStateException("the lamp is on already");
-        }
-        set = seconds;
-        elapsed = 0;
-        whenOff = told;
+    public EnlargerTimer of(String enlargerId) {
+        return lamps.computeIfAbsent(enlargerId, id -> new Lamp());
     }
 
-    @Override
-    public void off() {
-        if (whenOff != null) {
-            WhenOff told = whenOff;
-            whenOff = null;
-            told.off(elapsed, false);
-        }
-    }
-
-    /** Lets seconds pass; the lamp goes off by itself when its time is up. */
+    /** Lets seconds pass for every lamp that is lit; each goes off by itself when its time is up. */
     public void pass(double seconds) {
-        elapsed = Math.min(set, elapsed + seconds);
-        if (whenOff != null && elapsed >= set) {
-            WhenOff told = whenOff;
-            whenOff = null;
-            told.off(set, true);
+        lamps.values().forEach(lamp -> lamp.pass(seconds));
+    }
+
+    /** Every lamp off, before its time. */
+    public void off() {
+        lamps.values().forEach(Lamp::off);
+    }
+
+    private static final class Lamp implements EnlargerTimer {
+        private double set;
+        private double elapsed;
+        private WhenOff whenOff;
+
+        @Override
+        public void on(double seconds, WhenOff told) {
+            if (whenOff != null) {
+                throw new IllegalStateException("the lamp is on already");
+            }
+            set = seconds;
+            elapsed = 0;
+            whenOff = told;
         }
-    }
 
-    @Override
-    public double elapsedSeconds() {
-        return whenOff == null ? 0 : elapsed;
-    }
+        @Override
+        public void off() {
+            end(elapsed, false);
+        }
 
-    @Override
-    public double clockSpeed() {
-        return 1;
+        private void pass(double seconds) {
+            elapsed = Math.min(set, elapsed + seconds);
+            if (elapsed >= set) {
+                end(set, true);
+            }
+        }
+
+        private void end(double given, boolean complete) {
+            if (whenOff != null) {
+                WhenOff told = whenOff;
+                whenOff = null;
+                told.off(given, complete);
+            }
+        }
+
+        @Override
+        public double elapsedSeconds() {
+            return whenOff == null ? 0 : elapsed;
+        }
+
+        @Override
+        public double clockSpeed() {
+            return 1;
+        }
     }
 }

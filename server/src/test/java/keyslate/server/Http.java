@@ -8,6 +8,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
@@ -92,9 +93,16 @@ public final class Http {
                 .asString();
     }
 
-    /** Edits a slate at its present version. */
+    /** The version a slate is at. */
+    public long version(String slateId) {
+        return slate(slateId).get("standing").get("version").asLong();
+    }
+
+    /** Edits a field of a section of a slate, such as "setup/borderMm", at its present version. */
     public Answer edit(String slateId, String field, Object value) {
-        long version = slate(slateId).get("version").asLong();
-        return patch("/api/slates/" + slateId + "/recipe", Map.of("version", version, field, value));
+        String[] at = field.split("/");
+        Map<String, Object> section = new HashMap<>();
+        section.put(at[1], value);
+        return patch("/api/slates/" + slateId + "/recipe", Map.of("version", version(slateId), at[0], section));
     }
 }

@@ -25,4 +25,11 @@ class OpenApiTest extends ApplicationTest {
                 .as("run `./slate openapi` after a change of the API")
                 .isEqualTo(Files.readString(COMMITTED));
     }
+
+    @Test
+    void theApplicationServesIt() throws IOException {
+        Http.Answer answer = http().get("/api/openapi.json");
+        assertThat(answer.status()).isEqualTo(200);
+        assertThat(answer.json()).isEqualTo(JsonMapper.shared().readTree(Files.readString(COMMITTED)));
+    }
 }

@@ -6,6 +6,7 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.methods;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.GeneralCodingRules.NO_CLASSES_SHOULD_USE_FIELD_INJECTION;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
 import com.tngtech.archunit.junit.AnalyzeClasses;
@@ -54,7 +55,7 @@ class ServerArchitectureTest {
     @ArchTest
     static final ArchRule THE_TRUTH_STAYS_IN_THE_DARKROOM = noClasses()
             .that()
-            .resideInAnyPackage("keyslate.server.judge..", "keyslate.server.test..", "keyslate.server.local..")
+            .resideInAnyPackage("keyslate.server.decide..", "keyslate.server.test..", "keyslate.server.local..")
             .should()
             .dependOnClassesThat()
             .haveSimpleName("SimulatedPaperProcess")
@@ -78,4 +79,17 @@ class ServerArchitectureTest {
             .should()
             .haveSimpleNameEndingWith("Controller")
             .because("a newcomer looks for the door by its name");
+
+    @ArchTest
+    static final ArchRule NO_CYCLES = slices().matching("keyslate.server.(*)..")
+            .should()
+            .beFreeOfCycles()
+            .because("a room that can only be understood with the next one is no room");
+
+    @ArchTest
+    static final ArchRule DOORS_LEAD_INWARD = noClasses()
+            .should()
+            .dependOnClassesThat()
+            .areAnnotatedWith(RestController.class)
+            .because("what a controller does for others belongs into a use case");
 }

@@ -17,6 +17,7 @@ public final class Started implements AutoCloseable {
                 .run(
                         "--keyslate.data=" + folder,
                         "--keyslate.demo=" + demo,
+                        "--keyslate.practice=" + demo,
                         "--server.port=0",
                         "--spring.main.banner-mode=off",
                         "--spring.jmx.enabled=false"));

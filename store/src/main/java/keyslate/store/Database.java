@@ -2,6 +2,7 @@ package keyslate.store;
 
 import com.zaxxer.hikari.HikariConfig;
 import com.zaxxer.hikari.HikariDataSource;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
 import java.util.function.Supplier;
@@ -22,6 +23,7 @@ public final class Database implements AutoCloseable {
     private static final int READERS = 3;
     private static final SqliteErrors ERRORS = new SqliteErrors();
 
+    private final FolderLock lock;
     private final HikariDataSource writer;
     private final HikariDataSource reader;
     private final JdbcClient writing;
@@ -29,28 +31,50 @@ public final class Database implements AutoCloseable {
     private final TransactionTemplate transactions;
     private final TransactionTemplate snapshots;
 
-    private Database(HikariDataSource writer, HikariDataSource reader) {
+    private Database(FolderLock lock, HikariDataSource writer, HikariDataSource reader) {
+        this.lock = lock;
         this.writer = writer;
         this.reader = reader;
         this.writing = client(writer);
         this.reading = client(reader);
-        this.transactions = new TransactionTemplate(new DataSourceTransactionManager(writer));
+        DataSourceTransactionManager writes = new DataSourceTransactionManager(writer);
+        // A commit that fails on a deferred key leaves SQLite's transaction open: without this the only writer would
+        // carry it into every write that follows.
+        writes.setRollbackOnCommitFailure(true);
+        this.transactions = new TransactionTemplate(writes);
         this.snapshots = new TransactionTemplate(new DataSourceTransactionManager(reader));
     }
 
-    /** Opens, and where needed makes or migrates, the data file in an existing folder. */
+    /**
+     * Opens, and where needed makes or migrates, the data file in an existing folder, and holds the folder until it is
+     * closed.
+     *
+     * @throws StorageException when another program holds the folder, or its file is of another time; the message says what
+     *     to do
+     */
     public static Database open(Path folder) {
-        String url = "jdbc:sqlite:" + folder.resolve(FILE_NAME).toAbsolutePath();
-        HikariDataSource writer = pool(url, 1, false);
+        FolderLock lock = FolderLock.take(folder);
+        HikariDataSource writer = null;
         try {
-            Flyway.configure(Database.class.getClassLoader())
+            Path file = folder.resolve(FILE_NAME);
+            boolean there = Files.exists(file);
+            String url = "jdbc:sqlite:" + file.toAbsolutePath();
+            writer = pool(url, 1, false);
+            Flyway flyway = Flyway.configure(Database.class.getClassLoader())
                     .dataSource(writer)
                     .locations("classpath:db/migration")
-                    .load()
-                    .migrate();
-            return new Database(writer, pool(url, READERS, true));
+                    .load();
+            if (there) {
+                FileAge.refuseForeign(writer, flyway);
+                FileAge.copyBeforeMigration(writer, flyway, folder);
+            }
+            flyway.migrate();
+            return new Database(lock, writer, pool(url, READERS, true));
         } catch (RuntimeException e) {
-            writer.close();
+            if (writer != null) {
+                writer.close();
+            }
+            lock.close();
             throw e;
         }
     }
@@ -105,6 +129,7 @@ public final class Database implements AutoCloseable {
     public void close() {
         reader.close();
         writer.close();
+        lock.close();
     }
 
     private static JdbcClient client(HikariDataSource pool) {

@@ -19,13 +19,23 @@ class AppendOnlyTest extends StoreTest {
     @ParameterizedTest
     @ValueSource(
             strings = {
-                "UPDATE recipe SET base_seconds = 11",
+                "UPDATE recipe SET intent = 'other'",
+                "UPDATE base_part SET seconds = 11",
+                "UPDATE piece SET view_left = 0.1",
+                "UPDATE event SET kind = 'IN_FIXER'",
+                "UPDATE scan SET source = 'HANDED_IN'",
+                "UPDATE sheet SET stood = NULL",
+                "UPDATE sheet SET magnification = 5",
+                "DELETE FROM base_part",
+                "DELETE FROM piece",
+                "DELETE FROM event",
+                "DELETE FROM scan",
                 "UPDATE area SET change_stops = 1",
-                "UPDATE burst SET set_seconds = 11",
+                "UPDATE step SET set_seconds = 11",
                 "UPDATE decision SET remark = 'other'",
                 "DELETE FROM area",
                 "DELETE FROM lamp",
-                "DELETE FROM burst",
+                "DELETE FROM step",
                 "DELETE FROM decision",
                 "DELETE FROM sheet",
                 "DELETE FROM recipe"
@@ -60,5 +70,36 @@ class AppendOnlyTest extends StoreTest {
         database().inTransaction(() -> {
             database().sql().sql(statement).update();
         });
+    }
+
+    @Test
+    void everyTriggerIsThere() {
+        assertThat(database()
+                        .sql()
+                        .sql("SELECT name FROM sqlite_schema WHERE type = 'trigger' ORDER BY name")
+                        .query(String.class)
+                        .list())
+                .containsExactly(
+                        "area_kept",
+                        "area_stays",
+                        "base_part_kept",
+                        "base_part_stays",
+                        "decision_kept",
+                        "decision_stays",
+                        "event_kept",
+                        "event_stays",
+                        "lamp_kept",
+                        "lamp_stays",
+                        "piece_kept",
+                        "piece_stays",
+                        "recipe_kept",
+                        "recipe_stays",
+                        "scan_kept",
+                        "scan_stays",
+                        "sheet_as_begun",
+                        "sheet_kept",
+                        "sheet_stays",
+                        "step_kept",
+                        "step_stays");
     }
 }

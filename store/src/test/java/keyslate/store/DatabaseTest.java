@@ -4,14 +4,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.BufferedReader;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import keyslate.store.negative.Picture;
+import keyslate.store.negative.PictureRepository;
 import keyslate.store.negative.Roll;
 import keyslate.store.negative.RollRepository;
 import keyslate.store.slate.Slate;
 import keyslate.store.slate.SlateRepository;
 import org.junit.jupiter.api.Test;
+import org.springframework.dao.DataIntegrityViolationException;
 
 /** All or nothing, one moment at a time, nothing acknowledged is lost, and trouble is said in plain words. */
 class DatabaseTest extends StoreTest {
@@ -69,11 +76,81 @@ class DatabaseTest extends StoreTest {
                     .single();
             database().sql().sql("PRAGMA max_page_count = " + pages).query().singleValue();
         });
-        Roll huge = new Roll("2", "Roll 2", "x".repeat(200_000), 36, 24, "2026");
-        assertThatThrownBy(() -> database().inTransaction(() -> rolls.add(huge)))
+        byte[] huge = new byte[200_000];
+        Picture picture = new Picture("big", "image/png", Picture.SRGB_8, 9, 9, huge.length);
+        PictureRepository pictures = new PictureRepository(database());
+        PictureRepository.Working working = new PictureRepository.Working("image/png", huge);
+        assertThatThrownBy(() ->
+                        database().inTransaction(() -> pictures.add(picture, new ByteArrayInputStream(huge), working)))
                 .isInstanceOf(StorageException.class)
                 .hasMessage("The disk is full. Free some space, then try again.");
         assertThat(rolls.rolls()).containsExactly(roll("1"));
+    }
+
+    @Test
+    void aCommitThatFailsLeavesTheNextWriteFree() {
+        Samples.fill(database());
+        assertThatThrownBy(() -> database()
+                        .inTransaction(
+                                () -> Samples.insert(database(), "slate", Map.of("id", "other", "recipe_id", "none"))))
+                .isInstanceOf(DataIntegrityViolationException.class);
+        RollRepository rolls = new RollRepository(database());
+        database().inTransaction(() -> rolls.add(roll("1")));
+        assertThat(rolls.rolls()).extracting(Roll::id).contains("1");
+        assertThat(new SlateRepository(database()).find("other")).isEmpty();
+    }
+
+    @Test
+    void aFolderIsOpenInOneProgramOnly() {
+        assertThatThrownBy(() -> Database.open(folder()))
+                .isInstanceOf(StorageException.class)
+                .hasMessageContaining("open in another Key Slate");
+        reopen();
+    }
+
+    @Test
+    void aFileOfAPreviewIsRefusedWithTheWayOut() {
+        database().inTransaction(() -> {
+            database().sql().sql("CREATE TABLE burst (id TEXT)").update();
+        });
+        database().close();
+        assertThatThrownBy(() -> Database.open(folder()))
+                .isInstanceOf(StorageException.class)
+                .hasMessageContaining("save each slate as a file at Keep");
+    }
+
+    @Test
+    void aNewerFileIsLeftAsItIs() {
+        database().inTransaction(() -> {
+            database()
+                    .sql()
+                    .sql("INSERT INTO flyway_schema_history (installed_rank, version, description, type, script,"
+                            + " checksum, installed_by, execution_time, success) VALUES (99, '99', 'later', 'SQL',"
+                            + " 'V99__later.sql', 1, 'x', 1, 1)")
+                    .update();
+        });
+        database().close();
+        assertThatThrownBy(() -> Database.open(folder()))
+                .isInstanceOf(StorageException.class)
+                .hasMessageContaining("written by a newer Key Slate");
+    }
+
+    @Test
+    void pictureFilesComeBackByteForByte() {
+        byte[] file = new byte[2 * PictureRepository.PART_BYTES + 17];
+        new Random(1).nextBytes(file);
+        PictureRepository pictures = new PictureRepository(database());
+        Picture picture = new Picture("big", "image/jpeg", Picture.SRGB_8, 9, 9, file.length);
+        database()
+                .inTransaction(() -> pictures.add(
+                        picture,
+                        new ByteArrayInputStream(file),
+                        new PictureRepository.Working("image/png", new byte[] {7})));
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        pictures.copy("big", out);
+        assertThat(out.toByteArray()).isEqualTo(file);
+        assertThat(pictures.find("big")).contains(picture);
+        assertThat(pictures.working("big").orElseThrow().bytes()).containsExactly(7);
     }
 
     @Test
@@ -99,8 +176,9 @@ class DatabaseTest extends StoreTest {
                     .as(table)
                     .isEqualTo(1);
         }
-        assertThat(new RollRepository(database()).pictureBytes("pic").orElseThrow())
-                .containsExactly(1, 2, 3);
+        ByteArrayOutputStream file = new ByteArrayOutputStream();
+        new PictureRepository(database()).copy("pic", file);
+        assertThat(file.toByteArray()).containsExactly(1, 2, 3);
     }
 
     @Test
@@ -162,7 +240,8 @@ class DatabaseTest extends StoreTest {
             for (int i = Integer.parseInt(args[1]); ; i++) {
                 String id = "roll " + i;
                 if (rolls.roll(id).isEmpty()) {
-                    database.inTransaction(() -> rolls.add(new Roll(id, id, "x".repeat(5000), 36, 24, "2026")));
+                    database.inTransaction(
+                            () -> rolls.add(new Roll(id, id, "x".repeat(70), "MONOCHROME", 36, 24, "2026")));
                 }
                 System.out.println(id);
             }
@@ -170,7 +249,7 @@ class DatabaseTest extends StoreTest {
     }
 
     private static Roll roll(String id) {
-        return new Roll(id, "Roll " + id, "made-up 100", 36, 24, "2026-01-02T03:04:05Z");
+        return new Roll(id, "Roll " + id, "made-up 100", "MONOCHROME", 36, 24, "2026-01-02T03:04:05Z");
     }
 
     private static void join(Thread thread) {

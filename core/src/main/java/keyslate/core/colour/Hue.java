@@ -28,6 +28,15 @@ public enum Hue {
         return values()[(ordinal() + 3) % 6];
     }
 
+    /**
+     * The same hue by magenta and yellow alone, so that a head without cyan can follow: cyan is less of both, green less
+     * magenta, blue less yellow.
+     */
+    public FilterShift byMagentaAndYellow(double points) {
+        return FilterShift.of(0, unit.inMagenta() - unit.inCyan(), unit.inYellow() - unit.inCyan())
+                .times(points);
+    }
+
     /** The hue of a letter. */
     public static Hue of(String letter) {
         for (Hue hue : values()) {

@@ -30,18 +30,6 @@ public final class RingAround {
         }
     }
 
-    /** A ring's six hues with magenta and yellow alone. */
-    private static FilterShift shift(Hue hue) {
-        return switch (hue) {
-            case R -> FilterShift.of(0, 1, 1);
-            case Y -> FilterShift.of(0, 0, 1);
-            case G -> FilterShift.of(0, -1, 0);
-            case C -> FilterShift.of(0, -1, -1);
-            case B -> FilterShift.of(0, 0, -1);
-            case M -> FilterShift.of(0, 1, 0);
-        };
-    }
-
     /**
      * Plans the patches, centre first, ring by ring, then the density patches.
      *
@@ -66,11 +54,12 @@ public final class RingAround {
         for (int ring = 1; ring <= rings; ring++) {
             String points = points(ring * step);
             for (Hue hue : Hue.values()) {
-                Exposed one = expose(centre, time, shift(hue).times(ring * step), set, weights);
+                Exposed one = expose(centre, time, hue.byMagentaAndYellow(ring * step), set, weights);
                 patches.add(new Patch(hue.name() + points, hue.complement().name(), one.pack(), one.time()));
                 if (mixtures) {
                     Hue next = Hue.values()[(hue.ordinal() + 1) % 6];
-                    FilterShift half = shift(hue).plus(shift(next)).times(ring * step / 2);
+                    FilterShift half =
+                            hue.byMagentaAndYellow(ring * step / 2).plus(next.byMagentaAndYellow(ring * step / 2));
                     Exposed between = expose(centre, time, half, set, weights);
                     String looks = hue.complement().name() + next.complement().name();
                     patches.add(new Patch(hue.name() + next.name() + points, looks, between.pack(), between.time()));

@@ -39,4 +39,19 @@ public record ColourRaster(Raster red, Raster green, Raster blue) {
     public ColourRaster reducedTo(int longSide) {
         return new ColourRaster(red.reducedTo(longSide), green.reducedTo(longSide), blue.reducedTo(longSide));
     }
+
+    /** Weighed as the eye sees linear light: 0.2126 red, 0.7152 green, 0.0722 blue (IEC 61966-2-1). */
+    public Raster luminance() {
+        if (red == green && green == blue) {
+            return red;
+        }
+        float[] r = red.samples();
+        float[] g = green.samples();
+        float[] b = blue.samples();
+        float[] out = new float[r.length];
+        for (int i = 0; i < out.length; i++) {
+            out[i] = 0.2126f * r[i] + 0.7152f * g[i] + 0.0722f * b[i];
+        }
+        return Raster.over(width(), height(), out);
+    }
 }

@@ -41,6 +41,11 @@ public record ColourTruth(
         return new ColourTruth(new Layers(0, 0, 0), 1, 1, 0, Stops.ZERO, 0);
     }
 
+    /** Paper as labelled but for the speed of each layer, log10, as a scan has told it. */
+    static ColourTruth withSpeeds(Layers speed) {
+        return new ColourTruth(speed, 1, 1, 0, Stops.ZERO, 0);
+    }
+
     /** The truth of a batch in fresh developer, the same for the same seed. */
     public static ColourTruth ofBatch(long seed, double lagSeconds) {
         SplittableRandom random = new SplittableRandom(seed);

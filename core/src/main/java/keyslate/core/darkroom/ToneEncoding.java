@@ -6,6 +6,7 @@ package keyslate.core.darkroom;
 public final class ToneEncoding {
     private static final int STEPS = 4096;
     private static final float DENSEST = 3f;
+    private static final double[] DECODED = decoded();
     private static final byte[] CODES = codes();
     private static final float[] DENSITIES = densities();
 
@@ -20,7 +21,12 @@ public final class ToneEncoding {
 
     /** The linear value 0 to 1 of an sRGB code 0 to 255, the inverse of DRK-04. */
     public static double decode(int code) {
-        double c = code / 255.0;
+        return DECODED[code];
+    }
+
+    /** The linear value of an sRGB value 0 to 1. */
+    public static double decode(double coded) {
+        double c = Math.max(0, Math.min(1, coded));
         return c <= 0.04045 ? c / 12.92 : Math.pow((c + 0.055) / 1.055, 2.4);
     }
 
@@ -43,8 +49,21 @@ public final class ToneEncoding {
         return Raster.over(width, height, out);
     }
 
+    /** The density of one code; code 0 counts as half a code. */
+    static float density(byte code) {
+        return DENSITIES[code & 0xff];
+    }
+
     private static int step(float density) {
         return Math.max(0, Math.min(STEPS - 1, (int) (density * (STEPS / DENSEST))));
+    }
+
+    private static double[] decoded() {
+        double[] decoded = new double[256];
+        for (int code = 0; code < decoded.length; code++) {
+            decoded[code] = decode(code / 255.0);
+        }
+        return decoded;
     }
 
     private static byte[] codes() {

@@ -21,6 +21,7 @@ import keyslate.core.quantity.Density;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FNumber;
 import keyslate.core.quantity.Stops;
+import keyslate.core.script.PressSeries;
 
 /** The code behind the worked examples of docs/formulas/exposure.md. */
 final class ExposureExamples {
@@ -140,6 +141,16 @@ final class ExposureExamples {
             CheckStrip first = CheckStrip.first(e.time("guess"));
             return patch(e, TestSeries.equalStopsAbout(first.centre(), first.step(), first.patches()));
         });
+        // Presses of the patch, counted from 1, in a strip of five half stops.
+        formulas.put(
+                "EXP-33",
+                e -> PressSeries.of(
+                                TestSeries.equalStopsAbout(e.time("centre"), Stops.ofFraction(1, 2), 5),
+                                TimerSteps.tenths(),
+                                lag(e))
+                        .orElseThrow()
+                        .presses()
+                        .get((int) e.at("patch") - 1));
         return formulas;
     }
 

@@ -3,13 +3,21 @@ package keyslate.core.docs;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.ToDoubleFunction;
+import keyslate.core.contrast.GradeFilter;
 import keyslate.core.exposure.LampLag;
+import keyslate.core.exposure.TimerSteps;
+import keyslate.core.light.Light;
 import keyslate.core.local.CarriedWork;
 import keyslate.core.local.HandLimits;
 import keyslate.core.local.LocalChange;
 import keyslate.core.local.MaskChart;
 import keyslate.core.local.RunSchedule;
+import keyslate.core.script.BaseExposure;
+import keyslate.core.script.LocalWork;
+import keyslate.core.script.Phase;
+import keyslate.core.script.PrintScript;
 
 /** The code behind the worked examples of docs/formulas/local.md. */
 final class LocalExamples {
@@ -57,7 +65,19 @@ final class LocalExamples {
                 e -> LocalChange.between(e.time("base"), e.time("area"))
                         .change()
                         .inStops());
+        formulas.put("LOC-16", LocalExamples::toolLeaves);
         return formulas;
+    }
+
+    /** The second of the timer at which the tool leaves the light. */
+    private static double toolLeaves(Example e) {
+        LocalWork.Area door = new LocalWork.Area("door", LocalChange.ofStops(e.at("hold")), Optional.empty());
+        BaseExposure base = BaseExposure.of(Light.filter(GradeFilter.G2), e.time("base"));
+        PrintScript.Rig rig =
+                new PrintScript.Rig(8, TimerSteps.tenths(), LampLag.ofSeconds(e.at("lag")), (area, part) -> 1);
+        LocalWork work = new LocalWork(List.of(door), LocalWork.Way.ONE_EXPOSURE);
+        List<Phase> phases = PrintScript.plan(base, work, rig).get(0).phases();
+        return phases.get(0).seconds() + phases.get(1).seconds();
     }
 
     private static LampLag lag(Example e) {

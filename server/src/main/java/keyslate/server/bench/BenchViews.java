@@ -2,19 +2,31 @@ package keyslate.server.bench;
 
 import java.util.List;
 import keyslate.server.slate.SlateViews.SlateCard;
+import org.jspecify.annotations.Nullable;
 
 /** The bench and what stands in the stores. */
 public final class BenchViews {
     private BenchViews() {}
 
-    /** Home: the slate touched last is on the easel. */
+    /**
+     * Home: the slate touched last is on the easel.
+     *
+     * @param practice whether lamps, paper and scanner are simulated
+     * @param empty whether no enlarger, lens or paper was entered yet
+     */
     public record BenchView(
-            List<SlateCard> slates, List<BathView> baths, List<PaperView> papers, String clock, boolean demo) {}
+            List<SlateCard> slates,
+            List<BathView> baths,
+            List<PaperView> papers,
+            String clock,
+            boolean practice,
+            boolean empty) {}
 
     /** A bath with the share of its capacity that is used. */
     public record BathView(
             String id,
             String name,
+            String process,
             String mixedAt,
             double capacityM2,
             double usedM2,
@@ -25,6 +37,7 @@ public final class BenchViews {
     public record PaperView(
             String id,
             String name,
+            String kind,
             String base,
             String batch,
             double widthMm,
@@ -35,13 +48,46 @@ public final class BenchViews {
 
     /** An enlarger. */
     public record EnlargerView(
-            String id, String name, String head, double lagSeconds, String lagSource, double columnMm) {}
+            String id,
+            String name,
+            String head,
+            String lamp,
+            boolean dials,
+            double lagSeconds,
+            String lagSource,
+            double columnMm,
+            String columnSource) {}
 
     /** A lens with the marks on its ring. */
     public record LensView(
             String id, String name, double focalMm, double coversMm, int marksPerStop, List<Double> marks) {}
 
     /** All that a set-up can choose from. */
-    public record StoresView(
-            List<EnlargerView> enlargers, List<LensView> lenses, List<PaperView> papers, List<String> filters) {}
+    public record StoresView(List<EnlargerView> enlargers, List<LensView> lenses, List<PaperView> papers) {}
+
+    /** The three questions of a first start. */
+    public record FirstStart(
+            @Nullable Papers papers,
+            @Nullable Head head,
+            @Nullable Lamp lamp) {}
+
+    /** Which paper is printed on. */
+    public enum Papers {
+        MONOCHROME,
+        COLOUR,
+        BOTH
+    }
+
+    /** What the enlarger's light comes through. */
+    public enum Head {
+        CONDENSER,
+        DIFFUSION,
+        COLOUR
+    }
+
+    /** How its lamp is timed. */
+    public enum Lamp {
+        MY_TIMER,
+        BURNS
+    }
 }

@@ -13,7 +13,7 @@ import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import keyslate.server.Darkroom;
 import keyslate.server.KeySlate;
-import keyslate.server.print.EnlargerTimer;
+import keyslate.server.print.EnlargerTimers;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.json.JsonMapper;
@@ -49,6 +49,7 @@ public final class Bench {
         String[] settings = KeySlate.asArguments(Map.of(
                 "keyslate.data", folder.toString(),
                 "keyslate.demo", "true",
+                "keyslate.practice", "true",
                 "server.port", "0",
                 // Nothing but the figures goes to the output.
                 "logging.level.root", "off"));
@@ -60,7 +61,8 @@ public final class Bench {
             residentMegabytes().ifPresent(mb -> figures.put("idleResidentMb", mb));
             RequestFigures requests = new RequestFigures(base);
             requests.add(figures);
-            TimerFigures.add(context.getBean(EnlargerTimer.class), requests, figures);
+            new EditFigures(context, base).add(figures);
+            TimerFigures.add(context.getBean(EnlargerTimers.class).of("bench"), requests, figures);
         }
         try {
             StartFigures.add(folder, figures);

@@ -20,18 +20,37 @@ final class RequestFigures {
     private final String base;
     private final String slate;
     private final String preview;
+    private final String colourPreview;
 
     /** For an application with demo data at {@code base}. */
     RequestFigures(String base) throws IOException, InterruptedException {
         this.base = base;
-        String id = json("/api/bench").get("slates").get(0).get("id").asString();
-        slate = "/api/slates/" + id;
-        preview = slate + "/preview?side=960&recipe="
-                + json(slate).get("recipe").get("id").asString();
+        String mono = slateOf("MONOCHROME");
+        slate = "/api/slates/" + mono;
+        preview = preview(mono);
+        colourPreview = preview(slateOf("COLOUR"));
+    }
+
+    /** The first slate on the bench that is printed on a kind of paper. */
+    private String slateOf(String kind) throws IOException, InterruptedException {
+        for (JsonNode card : json("/api/bench").get("slates")) {
+            String id = card.get("id").asString();
+            JsonNode standing = json("/api/slates/" + id).get("standing");
+            if (kind.equals(standing.get("medium").get("kind").asString())) {
+                return id;
+            }
+        }
+        throw new IOException("no slate on " + kind + " paper");
+    }
+
+    private String preview(String id) throws IOException, InterruptedException {
+        String key = json("/api/slates/" + id).get("standing").get("previewKey").asString();
+        return "/api/slates/" + id + "/preview?side=960&key=" + key;
     }
 
     void add(Map<String, Double> figures) throws IOException, InterruptedException {
         put(figures, "previewMonoRequest", preview);
+        put(figures, "previewColourRequest", colourPreview);
         put(figures, "slateRequest", slate);
         put(figures, "benchRequest", "/api/bench");
     }

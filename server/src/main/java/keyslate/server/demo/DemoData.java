@@ -1,37 +1,46 @@
 package keyslate.server.demo;
 
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.util.List;
 import java.util.Objects;
+import keyslate.core.colour.Hue;
 import keyslate.server.Clocks;
 import keyslate.server.Ids;
-import keyslate.server.judge.DecisionController;
-import keyslate.server.judge.DecisionViews.Acceptance;
-import keyslate.server.judge.DecisionViews.Judgement;
-import keyslate.server.judge.DecisionViews.Reading;
-import keyslate.server.negative.PictureFiles;
+import keyslate.server.decide.DecisionService;
+import keyslate.server.decide.DecisionViews.Acceptance;
+import keyslate.server.decide.DecisionViews.Answer;
+import keyslate.server.decide.DecisionViews.Cast;
+import keyslate.server.decide.DecisionViews.CastWay;
+import keyslate.server.decide.DecisionViews.ColourJudgement;
+import keyslate.server.decide.DecisionViews.Judgement;
+import keyslate.server.decide.DecisionViews.Marks;
+import keyslate.server.decide.DecisionViews.Reading;
+import keyslate.server.decide.DecisionViews.Taking;
+import keyslate.server.decide.DecisionViews.Wishes;
+import keyslate.server.local.LocalViews.AreaView;
 import keyslate.server.print.RunService;
 import keyslate.server.print.RunViews.NewSheet;
-import keyslate.server.slate.SlateRequests.NewSlate;
-import keyslate.server.slate.SlateRequests.RecipeChange;
+import keyslate.server.recipe.RecipeChange;
+import keyslate.server.recipe.RecipeChange.LocalEdit;
+import keyslate.server.recipe.RecipeChange.NamingChange;
+import keyslate.server.recipe.RecipeChange.SetupChange;
 import keyslate.server.slate.SlateService;
-import keyslate.server.slate.SlateViews.AreaView;
-import keyslate.server.slate.SlateViews.PointView;
-import keyslate.server.slate.SlateViews.ShapeView;
+import keyslate.server.slate.SlateViews.NewSlate;
 import keyslate.store.Database;
 import keyslate.store.bench.StoresRepository;
+import keyslate.store.json.StoredShape;
+import keyslate.store.json.StoredShape.StoredPoint;
 import keyslate.store.negative.Frame;
 import keyslate.store.negative.Picture;
+import keyslate.store.negative.PictureRepository;
 import keyslate.store.negative.Roll;
 import keyslate.store.negative.RollRepository;
-import keyslate.store.slate.Burst;
 import keyslate.store.slate.LampRecord;
-import keyslate.store.slate.Sheet;
 import keyslate.store.slate.SheetRepository;
-import keyslate.store.slate.Slate;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -39,189 +48,269 @@ import org.springframework.stereotype.Component;
 
 /**
  * Kiln Yard, a made-up pottery and brickyard workshop that documents its last coal firing. Every demo sheet is produced by
- * the simulated darkroom from its recipe, through the same services that the stations call.
+ * the simulated darkroom from its recipe, through the same use cases that the stations call. What is missing after a start that
+ * was killed is made at the next.
  */
 @Component
 class DemoData implements ApplicationRunner {
+    private static final String MONOCHROME = "MONOCHROME";
+    private static final String COLOUR = "COLOUR";
+    private static final String STRIP = "STRIP";
+    private static final String PRINT = "PRINT";
+
     private final Database database;
     private final StoresRepository stores;
     private final RollRepository rolls;
+    private final PictureRepository pictures;
     private final SheetRepository sheets;
     private final SlateService slates;
     private final RunService runs;
-    private final DecisionController decisions;
+    private final DecisionService decisions;
     private final Clock clock;
     private final boolean demo;
+    private final boolean practice;
 
     DemoData(
             Database database,
             StoresRepository stores,
             RollRepository rolls,
+            PictureRepository pictures,
             SheetRepository sheets,
             SlateService slates,
             RunService runs,
-            DecisionController decisions,
+            DecisionService decisions,
             Clock clock,
-            @Value("${keyslate.demo:false}") boolean demo) {
+            @Value("${keyslate.demo:false}") boolean demo,
+            @Value("${keyslate.practice:false}") boolean practice) {
         this.database = database;
         this.stores = stores;
         this.rolls = rolls;
+        this.pictures = pictures;
         this.sheets = sheets;
         this.slates = slates;
         this.runs = runs;
         this.decisions = decisions;
         this.clock = clock;
         this.demo = demo;
+        this.practice = practice;
     }
 
     @Override
     public void run(ApplicationArguments args) {
-        if (stores.enlargers().isEmpty()) {
-            StarterStores.fill(database, stores, clock, demo);
+        if (practice && stores.enlargers().isEmpty()) {
+            database.inTransaction(() -> PracticeStores.fill(stores, clock));
         }
-        if (demo && rolls.rolls().isEmpty()) {
+        if (demo) {
             fill();
         }
     }
 
+    /** Rolls in one transaction; each slate whole in one, so that a start that is killed leaves none in pieces. */
     private void fill() {
-        String roll14 = roll("Roll 14, last firing", "Medium-speed film, 35 mm", 36, 24);
-        String shelf =
-                frame(roll14, "3", "Window shelf", "Thrown vases and bowls on the packing-room shelf.", "shelf", false);
+        if (rolls.rolls().isEmpty()) {
+            database.inTransaction(this::rolls);
+        }
+        slate("Window shelf", "Shelf by the window", "Porcelain must glow, basalt stay black.", this::shelf);
+        slate("Ash-glaze teapot", "Ash-glaze teapot", "Soft and quiet. The glaze must keep its grain.", id -> {});
+        slate("Yard in fog", "Yard in fog", "Pale all over, nothing black. The chimney only just there.", this::fog);
+        slate("Drying loft", "Drying loft", "The window stays a window. Pots on both sides to be seen.", this::loft);
+        slate("Teapot in colour", "Teapot, colour", "Cloth neutral, glaze a living green.", this::teapotInColour);
+        slate("Glaze test board in colour", "Test board", "Every glaze as it is. The grey row neutral.", this::board);
+        slate("Bottle kiln", "Kiln under cloud", "Sky heavy, brick warm, the door must stay open.", this::kiln);
+    }
+
+    private void rolls() {
+        String roll14 = roll("Roll 14, last firing", "Medium-speed film, 35 mm", MONOCHROME, 36, 24);
+        frame(roll14, "3", "Window shelf", "Thrown vases and bowls on the packing-room shelf.", "shelf", false);
         frame(roll14, "8", "Lamp at the wheel", "The throwing bench at dusk, one lamp lit.", "bench", false);
-        String loft = frame(roll14, "22", "Drying loft", "Racks under the roof, one bright window.", "loft", true);
+        frame(roll14, "22", "Drying loft", "Racks under the roof, one bright window.", "loft", true);
         frame(roll14, "23", "Thrower's hands", "Not scanned yet.", null, false);
-        String roll15 = roll("Roll 15, yard and table", "Slow film, 6 × 6", 56, 56);
-        String fog = frame(
-                roll15, "4", "Yard in fog", "Chimney, tree and brick stacks, all within two stops.", "fog", false);
-        String teapot =
-                frame(roll15, "9", "Ash-glaze teapot", "Teapot and two bowls on a printed cloth.", "teapot", false);
-        String sheetFilm = roll("Sheet film, 4 × 5", "Slow sheet film", 120, 95);
-        String kiln = frame(sheetFilm, "1", "Bottle kiln", "The kiln and its shed under a bright sky.", "kiln", false);
+        String roll15 = roll("Roll 15, yard and table", "Slow film, 6 × 6", MONOCHROME, 56, 56);
+        frame(roll15, "4", "Yard in fog", "Chimney, tree and brick stacks, all within two stops.", "fog", false);
+        frame(roll15, "9", "Ash-glaze teapot", "Teapot and two bowls on a printed cloth.", "teapot", false);
+        String sheetFilm = roll("Sheet film, 4 × 5", "Slow sheet film", MONOCHROME, 120, 95);
+        frame(sheetFilm, "1", "Bottle kiln", "The kiln and its shed under a bright sky.", "kiln", false);
         frame(sheetFilm, "2", "Glaze test board", "Twenty-four glazes over a grey row.", "testboard", false);
-
-        slate(teapot, "Ash-glaze teapot", "Soft and quiet. The glaze must keep its grain.");
-        fogStrip(fog);
-        loftPrint(loft);
-        shelfAccepted(shelf);
-        kilnOnEasel(kiln);
+        String roll17 = roll("Roll 17, glazes", "Colour negative film, 6 × 6", COLOUR, 56, 56);
+        frame(roll17, "2", "Glaze test board in colour", "Twenty-four glazes over a grey row.", "testboard", false);
+        frame(roll17, "5", "Teapot in colour", "Teapot and two bowls on a printed cloth.", "teapot", false);
+        frame(roll17, "7", "Kiln in colour", "The kiln and its shed under a bright sky.", "kiln", false);
+        frame(roll17, "11", "Bench in colour", "The throwing bench at dusk, one lamp lit.", "bench", false);
     }
 
-    private void fogStrip(String frameId) {
-        Slate slate = slate(frameId, "Yard in fog", "Pale all over, nothing black. The chimney only just there.");
-        expose(slate.id(), "STRIP");
+    private void fog(String slateId) {
+        slates.edit(slateId, RecipeChange.of(version(slateId), new NamingChange(null, null, null, false)));
+        expose(slateId, STRIP);
     }
 
-    private void loftPrint(String frameId) {
-        Slate slate = slate(frameId, "Drying loft", "The window stays a window. Pots on both sides to be seen.");
-        Sheet strip = expose(slate.id(), "STRIP");
-        read(strip, 2.5, 0);
-        Sheet print = expose(slate.id(), "PRINT");
-        judge(print, 0, 0, "Window bare, left rack too heavy.");
+    private void loft(String slateId) {
+        read(expose(slateId, STRIP), 2.5, 0.0);
+        judge(expose(slateId, PRINT), 0, 0, "Window bare, left rack too heavy.");
         areas(
-                slate.id(),
-                area("window", "Window", ellipse(0.495, 0.472, 0.155, 0.11), 0.06, 1, "00", "card with a hole"),
+                slateId,
+                area("window", "Window", ellipse(0.495, 0.472, 0.155, 0.11), 0.06, 1, "grade 00", "card with a hole"),
                 area("left-rack", "Left rack", ellipse(0.13, 0.52, 0.16, 0.2), 0.12, -0.5, null, "wand, 6 cm disc"));
     }
 
-    private void shelfAccepted(String frameId) {
-        Slate slate = slate(frameId, "Shelf by the window", "Porcelain must glow, basalt stay black.");
-        Sheet strip = expose(slate.id(), "STRIP");
-        read(strip, 2, 1);
-        Sheet first = expose(slate.id(), "PRINT");
-        judge(first, 1.0 / 6, 0, "A touch light in the tall vase.");
-        Sheet second = expose(slate.id(), "PRINT");
-        decisions.accept(second.id(), new Acceptance(version(slate.id()), "Dry, under the display lamp."));
+    private void shelf(String slateId) {
+        read(expose(slateId, STRIP), 2, 1.0);
+        judge(expose(slateId, PRINT), 1.0 / 6, 0, "A touch light in the tall vase.");
+        String second = expose(slateId, PRINT);
+        decisions.accept(second, new Acceptance(version(slateId), "Dry, under the display lamp."));
     }
 
-    private void kilnOnEasel(String frameId) {
-        Slate slate = slate(frameId, "Kiln under cloud", "Sky heavy, brick warm, the door must stay open.");
-        slates.edit(slate.id(), RecipeChange.ofAperture(version(slate.id()), 16));
-        Sheet strip = expose(slate.id(), "STRIP");
-        read(strip, 2, 1.5);
-        Sheet print = expose(slate.id(), "PRINT");
-        judge(print, 0, 0.5, "Brick right. Sky bare, door blocked.");
+    private void kiln(String slateId) {
+        slates.edit(slateId, RecipeChange.of(version(slateId), SetupChange.aperture(16)));
+        read(expose(slateId, STRIP), 2, 1.5);
+        judge(expose(slateId, PRINT), 0, 0.5, "Brick right. Sky bare, door blocked.");
         areas(
-                slate.id(),
-                area("sky", "Sky", edge(0, 0.42, 1, 0.36), 0.22, 2.0 / 3, "00", "card edge"),
+                slateId,
+                area("sky", "Sky", edge(0, 0.42, 1, 0.36), 0.22, 2.0 / 3, "grade 00", "card edge"),
                 area("door", "Kiln door", ellipse(0.556, 0.755, 0.062, 0.115), 0.05, -0.5, null, "wand, 4 cm disc"));
     }
 
-    private Slate slate(String frameId, String title, String intent) {
-        return slates.create(new NewSlate(frameId, title, intent));
+    /** In the middle of its balance: a strip read, one look at its colour, a print made with the new pack. */
+    private void teapotInColour(String slateId) {
+        String strip = expose(slateId, STRIP);
+        right(strip, 0.5);
+        cast(strip, Hue.B, 10, "The cloth looks yellow.");
+        expose(slateId, PRINT);
+    }
+
+    private void board(String slateId) {
+        String strip = expose(slateId, STRIP);
+        right(strip, 0.5);
+        cast(strip, Hue.B, 10, "Grey row yellow.");
+        String first = expose(slateId, PRINT);
+        cast(first, Hue.G, 5, "Grey row a touch magenta.");
+        String second = expose(slateId, PRINT);
+        decisions.accept(second, new Acceptance(version(slateId), "Grey row neutral by the window."));
+    }
+
+    private interface Making {
+        void of(String slateId);
+    }
+
+    private void slate(String frameTitle, String title, String intent, Making making) {
+        Frame frame = rolls.rolls().stream()
+                .flatMap(r -> rolls.framesOf(r.id()).stream())
+                .filter(f -> f.title().equals(frameTitle))
+                .findFirst()
+                .orElse(null);
+        if (frame == null || slates.isOnASlate(frame.id())) {
+            return;
+        }
+        database.inTransaction(() -> {
+            String id = slates.create(new NewSlate(frame.id(), title, intent)).id();
+            making.of(id);
+        });
     }
 
     private long version(String slateId) {
         return slates.find(slateId).version();
     }
 
-    /** Exposes a sheet of a slate as its recipe stands, every burst given in full, and hangs it. */
-    private Sheet expose(String slateId, String kind) {
-        Sheet sheet = runs.begin(slateId, new NewSheet(version(slateId), kind));
+    /** Exposes a sheet of a slate as its recipe stands, every step given in full, and hangs it. */
+    private String expose(String slateId, String kind) {
+        String sheetId =
+                runs.begin(slateId, new NewSheet(version(slateId), kind)).sheetId();
         String now = Clocks.now(clock);
-        database.inTransaction(() -> {
-            for (Burst b : sheets.burstsOf(sheet.id())) {
-                sheets.add(
-                        new LampRecord(sheet.id(), b.place(), 1, b.setSeconds(), now, now, b.setSeconds(), "COMPLETE"));
-            }
-        });
-        return runs.hang(sheet.id());
+        sheets.exposed(sheetId)
+                .orElseThrow()
+                .steps()
+                .forEach(step -> sheets.add(new LampRecord(
+                        sheetId,
+                        step.place(),
+                        1,
+                        step.totalSetSeconds(),
+                        now,
+                        now,
+                        step.totalSetSeconds(),
+                        LampRecord.COMPLETE,
+                        false)));
+        runs.hang(sheetId);
+        return sheetId;
     }
 
-    private void read(Sheet strip, double whitesAt, double blacksAt) {
-        decisions.read(
-                strip.id(), new Reading(version(strip.slateId()), whitesAt, blacksAt, "PROPOSED", null, null, null));
+    private Taking proposed(String sheetId, String remark) {
+        String slateId = sheets.find(sheetId).orElseThrow().slateId();
+        return new Taking(version(slateId), Answer.PROPOSED, null, null, remark);
     }
 
-    private void judge(Sheet print, double darker, double harder, String remark) {
-        decisions.judge(
-                print.id(), new Judgement(version(print.slateId()), darker, harder, "PROPOSED", null, null, remark));
+    private void read(String strip, double whitesAt, Double blacksAt) {
+        decisions.read(strip, new Reading(new Marks(whitesAt, blacksAt, null), proposed(strip, null)));
+    }
+
+    private void right(String strip, double at) {
+        decisions.read(strip, new Reading(new Marks(null, null, at), proposed(strip, null)));
+    }
+
+    private void cast(String sheet, Hue filter, double points, String remark) {
+        Cast cast = new Cast(CastWay.VIEWING_FILTER, filter, points, null, 0.0);
+        decisions.judgeColour(sheet, new ColourJudgement(cast, proposed(sheet, remark)));
+    }
+
+    private void judge(String print, double darker, double harder, String remark) {
+        decisions.judge(print, new Judgement(new Wishes(darker, harder), proposed(print, remark)));
     }
 
     private void areas(String slateId, AreaView... areas) {
-        slates.edit(slateId, RecipeChange.ofAreas(version(slateId), List.of(areas)));
+        slates.edit(slateId, RecipeChange.of(version(slateId), new LocalEdit(List.of(areas), null)));
     }
 
     private static AreaView area(
-            String key, String name, ShapeView shape, double soft, double stops, String filter, String tool) {
-        return new AreaView(key, name, shape, soft, stops, filter, tool);
+            String key, String name, StoredShape shape, double soft, double stops, String light, String tool) {
+        return new AreaView(key, name, shape, soft, stops, light, tool);
     }
 
-    private static ShapeView ellipse(double x, double y, double rx, double ry) {
-        return new ShapeView("ellipse", List.of(new PointView(x, y), new PointView(rx, ry)));
+    private static StoredShape ellipse(double x, double y, double rx, double ry) {
+        return new StoredShape("ellipse", List.of(new StoredPoint(x, y), new StoredPoint(rx, ry)));
     }
 
-    private static ShapeView edge(double x0, double y0, double x1, double y1) {
-        return new ShapeView("edge", List.of(new PointView(x0, y0), new PointView(x1, y1)));
+    private static StoredShape edge(double x0, double y0, double x1, double y1) {
+        return new StoredShape("edge", List.of(new StoredPoint(x0, y0), new StoredPoint(x1, y1)));
     }
 
-    private String roll(String title, String film, double longMm, double shortMm) {
+    private String roll(String title, String film, String kind, double longMm, double shortMm) {
         String id = Ids.fresh();
-        database.inTransaction(() -> rolls.add(new Roll(id, title, film, longMm, shortMm, Clocks.now(clock))));
+        rolls.add(new Roll(id, title, film, kind, longMm, shortMm, Clocks.now(clock)));
         return id;
     }
 
-    private String frame(String rollId, String number, String title, String caption, String scene, boolean upright) {
-        String id = Ids.fresh();
-        byte[] file = scene == null ? null : scene(scene);
-        String pictureId = file == null ? null : Ids.fresh();
-        database.inTransaction(() -> {
-            if (file != null) {
-                PictureFiles.Described found = PictureFiles.describe(file);
-                rolls.add(
-                        new Picture(pictureId, "image/png", Picture.LINEAR_16, found.widthPx(), found.heightPx()),
-                        file);
+    private void frame(String rollId, String number, String title, String caption, String scene, boolean upright) {
+        String pictureId = scene == null ? null : Ids.fresh();
+        if (scene != null) {
+            DemoScene file = DemoScene.read(scene);
+            pictures.add(
+                    new Picture(
+                            pictureId,
+                            "image/png",
+                            Picture.LINEAR_16,
+                            file.widthPx(),
+                            file.heightPx(),
+                            file.bytes().length),
+                    new ByteArrayInputStream(file.bytes()),
+                    new PictureRepository.Working("image/png", file.bytes()));
+        }
+        rolls.add(new Frame(Ids.fresh(), rollId, number, title, caption, upright, pictureId));
+    }
+
+    /** A made-up picture that ships with the application; its size stands in the head of the PNG. */
+    private record DemoScene(byte[] bytes, int widthPx, int heightPx) {
+        static DemoScene read(String name) {
+            try (InputStream in = DemoData.class.getResourceAsStream("/demo/" + name + ".png")) {
+                byte[] bytes = Objects.requireNonNull(in, name).readAllBytes();
+                return new DemoScene(bytes, number(bytes, 16), number(bytes, 20));
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
             }
-            rolls.add(new Frame(id, rollId, number, title, caption, upright, pictureId));
-        });
-        return id;
-    }
+        }
 
-    private static byte[] scene(String name) {
-        try (InputStream in = DemoData.class.getResourceAsStream("/demo/" + name + ".png")) {
-            return Objects.requireNonNull(in, name).readAllBytes();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+        private static int number(byte[] bytes, int at) {
+            return (bytes[at] & 0xff) << 24
+                    | (bytes[at + 1] & 0xff) << 16
+                    | (bytes[at + 2] & 0xff) << 8
+                    | bytes[at + 3] & 0xff;
         }
     }
 }

@@ -1,18 +1,24 @@
 package keyslate.server.negative;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Arrays;
-import java.util.LinkedHashMap;
-import java.util.Map;
 import java.util.Optional;
-import keyslate.core.darkroom.MonoNegative;
+import keyslate.core.darkroom.ColourRaster;
+import keyslate.core.darkroom.Look;
+import keyslate.core.darkroom.Negative;
 import keyslate.core.darkroom.Raster;
 import keyslate.core.darkroom.ToneEncoding;
+import keyslate.core.medium.Medium;
 import keyslate.store.negative.Frame;
 import keyslate.store.negative.Picture;
-import keyslate.store.negative.RollRepository;
+import keyslate.store.negative.PictureRepository;
 import org.springframework.stereotype.Component;
 
-/** The negatives in use, decoded once; the least recently used leaves first. */
+/**
+ * The negatives in use, decoded once for each picture. Never asked for inside a transaction or a snapshot: who decodes
+ * would hold a connection that others wait for.
+ */
 @Component
 public class Negatives {
     private static final int KEPT = 12;
@@ -22,37 +28,64 @@ public class Negatives {
     private static final double MIDDLE_SHOWN = 0.20;
     private static final double MOST_LIFT = 8;
 
-    private final RollRepository rolls;
-    private final Map<String, Raster> scenes = kept();
-    private final Map<String, Raster> negatives = kept();
-    private final Map<String, Raster> smalls = kept();
+    private final PictureRepository pictures;
+    private final Cache<String, ColourRaster> scenes =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Cache<Key, Negative> negatives =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Cache<Key, Negative> smalls =
+            Caffeine.newBuilder().maximumSize(4 * KEPT).build();
 
-    Negatives(RollRepository rolls) {
-        this.rolls = rolls;
+    private record Key(String pictureId, String medium) {}
+
+    Negatives(PictureRepository pictures) {
+        this.pictures = pictures;
     }
 
-    /** Densities of the negative; empty when the frame was never scanned. */
-    public synchronized Optional<Raster> negative(Frame frame) {
+    /** The negative as a paper sees it; empty when the frame was never scanned. */
+    public Optional<Negative> negative(Frame frame, Medium medium) {
         return Optional.ofNullable(frame.pictureId())
-                .map(id -> negatives.computeIfAbsent(id, key -> MonoNegative.of(scene(key), 0)));
+                .map(id -> negatives.get(new Key(id, medium.id()), key -> medium.negative(scene(id))));
     }
 
     /** The negative at {@value #SMALL_SIDE} pixels, for judging where tones lie. */
-    public synchronized Optional<Raster> small(Frame frame) {
-        return negative(frame).map(n -> smalls.computeIfAbsent(frame.pictureId(), id -> n.reducedTo(SMALL_SIDE)));
+    public Optional<Negative> small(Frame frame, Medium medium) {
+        return Optional.ofNullable(frame.pictureId())
+                .map(id -> smalls.get(
+                        new Key(id, medium.id()),
+                        key -> negative(frame, medium).orElseThrow().reducedTo(SMALL_SIDE)));
     }
 
     /** The positive of a frame as a JPEG, at most {@code side} pixels long, its brightest tones made nearly white. */
-    public synchronized Optional<byte[]> positive(Frame frame, int side) {
+    public Optional<byte[]> positive(Frame frame, int side, boolean inColour) {
         return Optional.ofNullable(frame.pictureId()).map(id -> {
-            Raster scene = scene(id).reducedTo(side);
-            double gain = gain(scene.samples());
-            byte[] grey = new byte[scene.samples().length];
-            for (int i = 0; i < grey.length; i++) {
-                grey[i] = (byte) ToneEncoding.encode(shoulder(scene.samples()[i] * gain));
-            }
-            return PictureFiles.greyJpeg(grey, scene.width(), scene.height());
+            ColourRaster scene = scene(id).reducedTo(side);
+            Raster grey = scene.luminance();
+            double gain = gain(grey.samples());
+            byte[][] planes = inColour
+                    ? new byte[][] {shown(scene.red(), gain), shown(scene.green(), gain), shown(scene.blue(), gain)}
+                    : new byte[][] {shown(grey, gain)};
+            return PictureFiles.jpeg(look(scene, planes));
         });
+    }
+
+    private static Look look(ColourRaster scene, byte[][] planes) {
+        if (planes.length == 1) {
+            return Look.grey(scene.width(), scene.height(), planes[0]);
+        }
+        byte[] rgb = new byte[3 * planes[0].length];
+        for (int i = 0; i < rgb.length; i++) {
+            rgb[i] = planes[i % 3][i / 3];
+        }
+        return Look.colour(scene.width(), scene.height(), rgb);
+    }
+
+    private static byte[] shown(Raster plane, double gain) {
+        byte[] codes = new byte[plane.samples().length];
+        for (int i = 0; i < codes.length; i++) {
+            codes[i] = (byte) ToneEncoding.encode(shoulder(plane.samples()[i] * gain));
+        }
+        return codes;
     }
 
     /**
@@ -74,10 +107,10 @@ public class Negatives {
         return light < 0.7 ? light : 1 - 0.3 * Math.exp(-(light - 0.7) / 0.3);
     }
 
-    private Raster scene(String pictureId) {
-        return scenes.computeIfAbsent(pictureId, id -> {
-            Picture picture = rolls.picture(id).orElseThrow();
-            return PictureFiles.toScene(rolls.pictureBytes(id).orElseThrow(), picture.encoding());
+    private ColourRaster scene(String pictureId) {
+        return scenes.get(pictureId, id -> {
+            Picture picture = pictures.find(id).orElseThrow();
+            return PictureFiles.toScene(pictures.working(id).orElseThrow().bytes(), picture.encoding());
         });
     }
 
@@ -85,16 +118,5 @@ public class Negatives {
         float[] sorted = samples.clone();
         Arrays.sort(sorted);
         return sorted[(int) (share * (sorted.length - 1))];
-    }
-
-    private static <V> Map<String, V> kept() {
-        return new LinkedHashMap<>(KEPT, 0.75f, true) {
-            private static final long serialVersionUID = 1L;
-
-            @Override
-            protected boolean removeEldestEntry(Map.Entry<String, V> eldest) {
-                return size() > KEPT;
-            }
-        };
     }
 }

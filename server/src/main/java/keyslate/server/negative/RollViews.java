@@ -7,16 +7,17 @@ import org.jspecify.annotations.Nullable;
 public final class RollViews {
     private RollViews() {}
 
-    /** A roll with its frames. */
+    /** A roll with its frames; {@code kind} MONOCHROME or COLOUR. */
     public record RollView(
-            String id, String title, String film, double longMm, double shortMm, List<FrameView> frames) {}
+            String id, String title, String film, String kind, double longMm, double shortMm, List<FrameView> frames) {}
 
-    /** A frame; width and height as the picture stands, {@code lastTime} = what was last printed from it. */
+    /** A frame; width and height as the picture stands. */
     public record FrameView(
             String id,
             String rollId,
             String rollTitle,
             String film,
+            String filmKind,
             String number,
             String title,
             String caption,
@@ -28,10 +29,11 @@ public final class RollViews {
     /** A slate that was made from a frame before, and its standing recipe in a line. */
     public record PrintedBefore(String slateId, String title, String recipeLine) {}
 
-    /** A roll to be added. */
+    /** A roll to be added; monochrome when no kind is given. */
     public record NewRoll(
             @Nullable String title,
             @Nullable String film,
+            @Nullable String kind,
             @Nullable Double longMm,
             @Nullable Double shortMm) {}
 }

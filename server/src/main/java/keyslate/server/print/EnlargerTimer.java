@@ -10,6 +10,8 @@ public interface EnlargerTimer {
 
     /**
      * Switches the lamp on for {@code seconds}; refused with {@link IllegalStateException} while it is on.
+     *
+     * @param whenOff told on the timer's own thread; it must not block
      */
     void on(double seconds, WhenOff whenOff);
 

@@ -1,30 +1,60 @@
 package keyslate.server.print;
 
 import jakarta.annotation.PostConstruct;
+import jakarta.annotation.PreDestroy;
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import keyslate.core.script.LampWay;
 import keyslate.server.Clocks;
+import keyslate.server.print.RunViews.LampRequest;
 import keyslate.server.print.RunViews.RunView;
 import keyslate.server.web.ConflictException;
+import keyslate.server.web.RefusedException;
 import keyslate.store.Database;
+import keyslate.store.slate.ExposedSheet;
 import keyslate.store.slate.LampRecord;
 import keyslate.store.slate.Sheet;
 import keyslate.store.slate.SheetRepository;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 
-/** The lamp over the sheet that is exposed: every time it goes on is on record before, and what it gave after. */
+/**
+ * The lamp over a sheet that is exposed: every time it goes on is on record before, and what it gave after. A switched lamp
+ * goes off by its timer's clock whatever else happens; an end that could not be written is kept and written as soon as the
+ * data file takes it. A lamp the printer times is told about, and the record says so.
+ */
 @Service
 public class LampService {
+    private static final Logger LOG = LoggerFactory.getLogger(LampService.class);
+    private static final long TRY_AGAIN_MS = 250;
+
     private final Database database;
     private final SheetRepository sheets;
     private final RunAssembler runs;
-    private final EnlargerTimer timer;
+    private final Lamps lamps;
     private final Clock clock;
+    /** Ends that are known and not written yet. */
+    private final Map<String, LampRecord> unwritten = new ConcurrentHashMap<>();
 
-    LampService(Database database, SheetRepository sheets, RunAssembler runs, EnlargerTimer timer, Clock clock) {
+    private final ScheduledExecutorService writer = Executors.newSingleThreadScheduledExecutor(task -> {
+        Thread thread = new Thread(task, "lamp-records");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    LampService(Database database, SheetRepository sheets, RunAssembler runs, Lamps lamps, Clock clock) {
         this.database = database;
         this.sheets = sheets;
         this.runs = runs;
-        this.timer = timer;
+        this.lamps = lamps;
         this.clock = clock;
     }
 
@@ -34,53 +64,140 @@ public class LampService {
         String now = Clocks.now(clock);
         database.inTransaction(() -> {
             for (Sheet sheet : sheets.exposing()) {
-                sheets.lampOf(sheet.id()).stream()
-                        .filter(l -> l.offAt() == null)
-                        .forEach(l -> sheets.lampOff(ended(l, now, null, "POWER_LOST")));
+                sheets.exposed(sheet.id()).orElseThrow().lamp().stream()
+                        .filter(LampRecord::isOn)
+                        .forEach(l -> sheets.lampOff(l.ended(now, null, LampRecord.POWER_LOST)));
             }
         });
     }
 
-    /** Switches the lamp on for the next burst, or for the rest of one that was stopped. */
-    public RunView on(String sheetId, int burst) {
-        RunView now = runs.view(runs.exposing(sheetId));
-        if (now.powerLost()) {
-            throw new ConflictException(
-                    "power-lost", "The light this sheet got is not known. Give it up and take a fresh one.");
+    @PreDestroy
+    void close() {
+        writer.shutdownNow();
+    }
+
+    /** Lamp on or off, as asked. */
+    public RunView set(String sheetId, LampRequest asked) {
+        if (!asked.on()) {
+            return off(sheetId, asked);
         }
-        if (now.lampOn() || now.burst() == null || now.burst() != burst) {
-            throw new ConflictException("not-this-burst", "Burst " + burst + " is not the next one.");
+        if (asked.step() == null) {
+            throw RefusedException.of("/step", "E_SHAPE", "Say which exposure the lamp is for.");
         }
-        int attempt = (int) sheets.lampOf(sheetId).stream()
-                        .filter(l -> l.burstPlace() == burst)
-                        .count()
-                + 1;
-        double seconds = now.nextSetSeconds();
-        LampRecord on = new LampRecord(sheetId, burst, attempt, seconds, Clocks.now(clock), null, null, null);
-        database.inTransaction(() -> sheets.add(on));
+        return on(sheetId, asked.step());
+    }
+
+    /** Switches the lamp on for the next step, or for the rest of one that was stopped; or takes down that the printer did. */
+    private RunView on(String sheetId, int step) {
+        RunAssembler.Run run = runs.exposing(sheetId);
+        String enlarger = run.rig().enlarger().id();
+        boolean switched = run.rig().way() == LampWay.SWITCHED;
+        if (switched) {
+            lamps.take(enlarger, sheetId);
+        }
         try {
-            timer.on(seconds, (given, complete) -> record(on, given, complete));
-        } catch (IllegalStateException e) {
-            database.inTransaction(() -> sheets.lampOff(ended(on, on.onAt(), 0.0, "STOPPED")));
-            throw new ConflictException("lamp-busy", "The lamp is on for another sheet.");
+            LampRecord on = begun(sheetId, step);
+            if (switched) {
+                lamps.light(enlarger, sheetId, on.setSeconds(), (given, complete) -> ended(on, given, complete));
+            }
+        } catch (RuntimeException e) {
+            if (switched) {
+                lamps.leave(enlarger, sheetId);
+            }
+            throw e;
         }
-        return runs.view(runs.find(sheetId));
+        return runs.view(sheetId);
     }
 
-    /** Switches the lamp off before its time. */
-    public RunView off(String sheetId) {
-        runs.exposing(sheetId);
-        timer.off();
-        return runs.view(runs.find(sheetId));
+    private LampRecord begun(String sheetId, int step) {
+        return database.inTransaction(() -> {
+            RunAssembler.Run run = runs.exposing(sheetId);
+            ExposedSheet sheet = run.exposed();
+            if (sheet.lamp().stream().anyMatch(LampRecord::isLost)) {
+                throw new ConflictException(
+                        "power-lost", "The light this sheet got is not known. Give it up and take a fresh one.");
+            }
+            RunAssembler.Next next = run.next().orElse(null);
+            if (sheet.lamp().stream().anyMatch(LampRecord::isOn)
+                    || next == null
+                    || next.step().place() != step) {
+                throw new ConflictException("not-this-step", "Exposure " + step + " is not the next one.");
+            }
+            int attempt = (int) sheet.lamp().stream()
+                            .filter(l -> l.stepPlace() == step)
+                            .count()
+                    + 1;
+            LampRecord on = new LampRecord(
+                    sheetId,
+                    step,
+                    attempt,
+                    next.setSeconds(),
+                    Clocks.now(clock),
+                    null,
+                    null,
+                    null,
+                    run.rig().way().isTold());
+            sheets.add(on);
+            return on;
+        });
     }
 
-    private void record(LampRecord on, double given, boolean complete) {
-        LampRecord off = ended(on, Clocks.now(clock), given, complete ? "COMPLETE" : "STOPPED");
-        database.inTransaction(() -> sheets.lampOff(off));
+    /** Switches the lamp off before its time, or takes down that the printer's is off. */
+    private RunView off(String sheetId, LampRequest asked) {
+        RunAssembler.Run run = runs.exposing(sheetId);
+        if (run.rig().way() == LampWay.SWITCHED) {
+            lamps.off(run.rig().enlarger().id(), sheetId);
+        } else {
+            run.exposed().lamp().stream().filter(LampRecord::isOn).forEach(on -> told(run, on, asked));
+        }
+        return runs.view(sheetId);
     }
 
-    private static LampRecord ended(LampRecord on, String at, Double given, String outcome) {
-        return new LampRecord(
-                on.sheetId(), on.burstPlace(), on.attempt(), on.setSeconds(), on.onAt(), at, given, outcome);
+    /** The printer says that the step is given in full, or that it was ended early: then the clock tells how long it was. */
+    private void told(RunAssembler.Run run, LampRecord on, LampRequest asked) {
+        boolean complete = Boolean.TRUE.equals(asked.complete());
+        double passed =
+                Duration.between(Instant.parse(on.onAt()), clock.instant()).toMillis()
+                        / 1000.0
+                        * lamps.clockSpeed(run.rig().enlarger().id());
+        ended(on, complete ? on.setSeconds() : Math.min(on.setSeconds(), passed), complete);
+    }
+
+    /** Puts the lamp of a sheet out, if it has one lit. */
+    void release(RunAssembler.Run run) {
+        lamps.off(run.rig().enlarger().id(), run.exposed().sheet().id());
+        String sheetId = run.exposed().sheet().id();
+        sheets.exposed(sheetId).orElseThrow().lamp().stream()
+                .filter(l -> l.isOn() && l.told())
+                .forEach(on -> told(run, on, new LampRequest(false, null, null)));
+    }
+
+    private void ended(LampRecord on, double given, boolean complete) {
+        LampRecord off = on.ended(Clocks.now(clock), given, complete ? LampRecord.COMPLETE : LampRecord.STOPPED);
+        unwritten.put(key(on), off);
+        write();
+    }
+
+    /** Writes the ends that are waiting; what cannot be written stays and is tried again. */
+    private synchronized void write() {
+        for (Map.Entry<String, LampRecord> waiting : List.copyOf(unwritten.entrySet())) {
+            try {
+                database.inTransaction(() -> sheets.lampOff(waiting.getValue()));
+                unwritten.remove(waiting.getKey());
+            } catch (RuntimeException e) {
+                LOG.error("The end of an exposure cannot be written yet; it is kept and tried again", e);
+                writer.schedule(this::write, TRY_AGAIN_MS, TimeUnit.MILLISECONDS);
+                return;
+            }
+        }
+    }
+
+    /** The ends of a sheet's exposures that are known and not written yet. */
+    boolean isWaiting(String sheetId) {
+        return unwritten.values().stream().anyMatch(l -> l.sheetId().equals(sheetId));
+    }
+
+    private static String key(LampRecord l) {
+        return l.sheetId() + "/" + l.stepPlace() + "/" + l.attempt();
     }
 }

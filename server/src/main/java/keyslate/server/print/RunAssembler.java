@@ -1,19 +1,30 @@
 package keyslate.server.print;
 
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import keyslate.core.exposure.LampLag;
-import keyslate.core.quantity.ExposureTime;
-import keyslate.server.local.Shapes;
+import keyslate.core.script.ExposureStep;
+import keyslate.server.local.LocalViews.AreaView;
 import keyslate.server.print.RunViews.RunView;
-import keyslate.server.slate.Rig;
-import keyslate.server.slate.Rigs;
-import keyslate.server.slate.SheetAssembler;
-import keyslate.server.slate.SlateViews.ScriptStepView;
-import keyslate.server.slate.SlateViews.SheetView;
+import keyslate.server.rig.Rig;
+import keyslate.server.rig.Rigs;
+import keyslate.server.sheet.SheetKind;
+import keyslate.server.sheet.SheetKinds;
+import keyslate.server.sheet.SheetViews.EventView;
+import keyslate.server.sheet.SheetViews.RectView;
+import keyslate.server.sheet.StepWords;
 import keyslate.server.web.ConflictException;
 import keyslate.server.web.NotFoundException;
 import keyslate.store.Database;
+import keyslate.store.negative.Frame;
+import keyslate.store.negative.RollRepository;
+import keyslate.store.slate.ExposedSheet;
 import keyslate.store.slate.LampRecord;
+import keyslate.store.slate.Recipe;
+import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.Sheet;
 import keyslate.store.slate.SheetRepository;
 import keyslate.store.slate.SlateRepository;
@@ -28,91 +39,138 @@ class RunAssembler {
     private final Database database;
     private final SlateRepository slates;
     private final SheetRepository sheets;
-    private final SheetAssembler assembler;
+    private final RecipeRepository recipes;
+    private final RollRepository rolls;
     private final Rigs rigs;
-    private final EnlargerTimer timer;
+    private final SheetKinds kinds;
+    private final Lamps lamps;
+    private final Clock clock;
 
     RunAssembler(
             Database database,
             SlateRepository slates,
             SheetRepository sheets,
-            SheetAssembler assembler,
+            RecipeRepository recipes,
+            RollRepository rolls,
             Rigs rigs,
-            EnlargerTimer timer) {
+            SheetKinds kinds,
+            Lamps lamps,
+            Clock clock) {
         this.database = database;
         this.slates = slates;
         this.sheets = sheets;
-        this.assembler = assembler;
+        this.recipes = recipes;
+        this.rolls = rolls;
         this.rigs = rigs;
-        this.timer = timer;
+        this.kinds = kinds;
+        this.lamps = lamps;
+        this.clock = clock;
+    }
+
+    /** The next step of a run: what to set for it, and how much of it was given before. */
+    record Next(ExposureStep step, double setSeconds, double receivedBefore) {}
+
+    /** A sheet with the rig that stood when it was begun. */
+    record Run(ExposedSheet exposed, Rig rig) {
+        /** The step that is on or comes next. */
+        Optional<Next> next() {
+            int done = exposed.stepsDone();
+            if (done >= exposed.steps().size()) {
+                return Optional.empty();
+            }
+            ExposureStep step = exposed.steps().get(done);
+            LampLag lag = rig.lag();
+            double received = exposed.received(step, lag);
+            double rest = received == 0
+                    ? step.totalSetSeconds()
+                    : Math.max(
+                            LEAST_REST_SECONDS,
+                            Math.rint((step.receivedSeconds(lag) - received + lag.inSeconds()) * 100) / 100);
+            return Optional.of(new Next(step, rest, received));
+        }
     }
 
     Sheet find(String sheetId) {
         return sheets.find(sheetId).orElseThrow(NotFoundException.of("sheet"));
     }
 
+    Run run(String sheetId) {
+        ExposedSheet exposed = sheets.exposed(sheetId).orElseThrow(NotFoundException.of("sheet"));
+        Recipe recipe = recipes.get(exposed.sheet().recipeId());
+        return new Run(exposed, rigs.of(exposed.sheet(), recipe, rigs.of(recipe)));
+    }
+
     /** The sheet, refused when it is not under the lamp any more. */
-    Sheet exposing(String sheetId) {
-        Sheet sheet = find(sheetId);
-        if (!"EXPOSING".equals(sheet.state())) {
+    Run exposing(String sheetId) {
+        Run run = run(sheetId);
+        if (!run.exposed().sheet().isExposing()) {
             throw new ConflictException("not-exposing", "This sheet is not under the lamp any more.");
         }
-        return sheet;
+        return run;
     }
 
     /** Where the run stands; all of it at one moment, since the lamp goes off by itself. */
-    RunView view(Sheet sheet) {
-        return database.inSnapshot(() -> viewNow(sheet));
+    RunView view(String sheetId) {
+        return database.inSnapshot(() -> viewNow(run(sheetId)));
     }
 
-    private RunView viewNow(Sheet sheet) {
-        Rig rig = rigs.of(slates.recipe(sheet.recipeId()));
-        SheetView shown = assembler.of(sheet.slateId()).stream()
-                .filter(s -> s.id().equals(sheet.id()))
-                .findFirst()
+    private RunView viewNow(Run run) {
+        ExposedSheet exposed = run.exposed();
+        Sheet sheet = exposed.sheet();
+        Rig rig = run.rig();
+        Recipe recipe = rig.recipe();
+        SheetKind kind = kinds.of(sheet.kind());
+        Frame frame = rolls.frame(slates.find(sheet.slateId()).orElseThrow().frameId())
                 .orElseThrow();
-        List<LampRecord> lamp = sheets.lampOf(sheet.id());
-        boolean on = lamp.stream().anyMatch(l -> l.offAt() == null);
-        boolean lost = lamp.stream().anyMatch(l -> "POWER_LOST".equals(l.outcome()));
-        int done = shown.burstsDone();
-        Integer next = done < shown.script().size() ? done + 1 : null;
-        double rest = next == null ? 0 : rest(shown.script().get(done), lamp, rig.lag());
-        boolean resumed =
-                next != null && lamp.stream().anyMatch(l -> l.burstPlace() == next && "STOPPED".equals(l.outcome()));
+        List<LampRecord> lamp = exposed.lamp();
+        Optional<LampRecord> on = lamp.stream().filter(LampRecord::isOn).findFirst();
+        Optional<Next> next = run.next();
+        double before = next.map(Next::receivedBefore).orElse(0.0);
+        RectView view = RectView.of(exposed.piece().view());
         return new RunView(
                 sheet.id(),
                 sheet.slateId(),
-                rig.frame().id(),
-                rig.recipe().title(),
-                shown.label(),
+                frame.id(),
+                recipe.naming().title(),
+                kind.name() + " " + number(sheet),
                 sheet.kind(),
+                kind.station(),
+                kind.lookedAtStation(),
                 sheet.state(),
-                shown.script(),
-                Shapes.toViews(rig.recipe().areas()),
-                shown.view(),
-                shown.aspect(),
-                rig.frame().pictureId() != null,
-                rig.recipe().strip().direction(),
-                done,
-                next,
-                rest,
-                resumed,
-                on,
-                on ? timer.elapsedSeconds() : 0,
-                timer.clockSpeed(),
-                lost);
+                rig.medium().room(),
+                rig.enlarger().lamp(),
+                StepWords.of(exposed.steps(), recipe.local(), rig.lag()),
+                recipe.local().areas().stream().map(AreaView::of).toList(),
+                view,
+                rig.frameAspect() * view.width() / view.height(),
+                frame.pictureId() != null,
+                exposed.stepsDone(),
+                next.map(n -> n.step().place()).orElse(null),
+                next.map(Next::setSeconds).orElse(0.0),
+                before > 0 ? before + rig.lag().inSeconds() : 0,
+                before > 0,
+                on.isPresent(),
+                on.map(l -> elapsed(run, l)).orElse(0.0),
+                lamps.clockSpeed(rig.enlarger().id()),
+                lamp.stream().anyMatch(LampRecord::isLost),
+                exposed.events().stream()
+                        .map(e -> new EventView(e.kind(), e.happenedAt()))
+                        .toList());
     }
 
-    /** What to set for a burst: all of it, or what is missing after it was stopped, with the lag once more. */
-    private static double rest(ScriptStepView step, List<LampRecord> lamp, LampLag lag) {
-        double received = lamp.stream()
-                .filter(l -> l.burstPlace() == step.place() && l.givenSeconds() != null && l.givenSeconds() > 0)
-                .mapToDouble(l -> lag.receivedSeconds(ExposureTime.ofSeconds(l.givenSeconds())))
-                .sum();
-        return received == 0
-                ? step.setSeconds()
-                : Math.max(
-                        LEAST_REST_SECONDS,
-                        Math.rint((step.receivedSeconds() - received + lag.inSeconds()) * 100) / 100);
+    /** How many sheets of its kind hang on the cord up to this one. */
+    private long number(Sheet sheet) {
+        return sheets.of(sheet.slateId()).stream()
+                .filter(s -> s.kind().equals(sheet.kind()) && s.number() <= sheet.number())
+                .count();
+    }
+
+    private double elapsed(Run run, LampRecord on) {
+        String enlarger = run.rig().enlarger().id();
+        return on.told()
+                ? Duration.between(Instant.parse(on.onAt()), clock.instant()).toMillis()
+                        / 1000.0
+                        * lamps.clockSpeed(enlarger)
+                : lamps.elapsedSeconds(enlarger, run.exposed().sheet().id());
     }
 }

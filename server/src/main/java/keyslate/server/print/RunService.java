@@ -1,204 +1,223 @@
 package keyslate.server.print;
 
+import java.io.ByteArrayInputStream;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
-import keyslate.core.exposure.LampLag;
+import java.util.Set;
+import keyslate.core.darkroom.Look;
+import keyslate.core.quantity.QuantityException;
 import keyslate.server.Clocks;
 import keyslate.server.Ids;
-import keyslate.server.local.LocalPlanner;
+import keyslate.server.Show;
 import keyslate.server.negative.Negatives;
 import keyslate.server.negative.PictureFiles;
 import keyslate.server.print.RunViews.NewSheet;
-import keyslate.server.slate.Rig;
-import keyslate.server.slate.Rigs;
-import keyslate.server.slate.SheetAssembler;
+import keyslate.server.print.RunViews.RunView;
+import keyslate.server.rig.Rig;
+import keyslate.server.rig.Rigs;
+import keyslate.server.sheet.SheetKind;
+import keyslate.server.sheet.SheetKinds;
+import keyslate.server.sheet.SheetPlan;
+import keyslate.server.slate.SlateAssembler;
 import keyslate.server.slate.SlateService;
-import keyslate.server.slate.SlateViews.RectView;
-import keyslate.server.slate.SlateViews.ScriptStepView;
-import keyslate.server.slate.SlateViews.StripPlanView;
-import keyslate.server.test.StripPlanner;
+import keyslate.server.slate.SlateViews.SlateView;
 import keyslate.server.web.ConflictException;
+import keyslate.server.web.FieldErrors;
 import keyslate.server.web.RefusedException;
+import keyslate.server.web.Texts;
 import keyslate.store.Database;
 import keyslate.store.bench.StoresRepository;
+import keyslate.store.negative.Frame;
 import keyslate.store.negative.Picture;
-import keyslate.store.negative.RollRepository;
-import keyslate.store.slate.Recipe;
+import keyslate.store.negative.PictureRepository;
+import keyslate.store.slate.ExposedSheet;
+import keyslate.store.slate.Piece;
+import keyslate.store.slate.RecipeRepository;
+import keyslate.store.slate.Scan;
 import keyslate.store.slate.Sheet;
+import keyslate.store.slate.SheetEvent;
 import keyslate.store.slate.SheetRepository;
-import keyslate.store.slate.Slate;
-import keyslate.store.slate.SlateRepository;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
-/** The life of a sheet: begun with a frozen script, then hung or given up. What the lamp does between is {@link LampService}. */
+/** The life of a sheet: begun with a frozen script and all it rests on, then hung or given up. What the lamp does between is {@link LampService}. */
 @Service
 public class RunService {
+    private static final double SQUARE_MM_PER_M2 = 1e6;
+    private static final int LONGEST_REASON = 200;
+    private static final Set<String> EVENTS = Set.of("DRUM_CLOSED", "IN_DEVELOPER", "IN_STOP", "IN_FIXER", "GLANCE");
+
     private final Database database;
-    private final SlateService slateService;
-    private final SlateRepository slates;
+    private final SlateService slates;
+    private final SlateAssembler assembler;
+    private final RecipeRepository recipes;
     private final SheetRepository sheets;
-    private final RollRepository rolls;
+    private final PictureRepository pictures;
     private final StoresRepository stores;
     private final Rigs rigs;
+    private final SheetKinds kinds;
     private final Negatives negatives;
-    private final EnlargerTimer timer;
     private final PaperProcess process;
     private final RunAssembler runs;
-    private final LightGiven light;
+    private final LampService lamp;
     private final Clock clock;
 
     RunService(
             Database database,
-            SlateService slateService,
-            SlateRepository slates,
+            SlateService slates,
+            SlateAssembler assembler,
+            RecipeRepository recipes,
             SheetRepository sheets,
-            RollRepository rolls,
+            PictureRepository pictures,
             StoresRepository stores,
             Rigs rigs,
+            SheetKinds kinds,
             Negatives negatives,
-            EnlargerTimer timer,
             PaperProcess process,
             RunAssembler runs,
-            LightGiven light,
+            LampService lamp,
             Clock clock) {
         this.database = database;
-        this.slateService = slateService;
         this.slates = slates;
+        this.assembler = assembler;
+        this.recipes = recipes;
         this.sheets = sheets;
-        this.rolls = rolls;
+        this.pictures = pictures;
         this.stores = stores;
         this.rigs = rigs;
+        this.kinds = kinds;
         this.negatives = negatives;
-        this.timer = timer;
         this.process = process;
         this.runs = runs;
-        this.light = light;
+        this.lamp = lamp;
         this.clock = clock;
     }
 
-    /** Takes a piece of paper and freezes its script. */
-    public Sheet begin(String slateId, NewSheet asked) {
+    /** Takes a piece of paper and freezes its script and what it rests on. */
+    public RunView begin(String slateId, NewSheet asked) {
+        SheetKind kind = kinds.asked(asked.kind());
         String sheetId = Ids.fresh();
-        slateService.change(slateId, asked.version(), slate -> {
+        slates.change(slateId, asked.version(), (slate, frame) -> {
             List<Sheet> before = sheets.of(slateId);
-            if (before.stream().anyMatch(s -> "EXPOSING".equals(s.state()))) {
+            if (before.stream().anyMatch(Sheet::isExposing)) {
                 throw new ConflictException(
                         "sheet-under-lamp", "Finish or give up the sheet that is under the lamp first.");
             }
-            Recipe recipe = slates.recipe(slate.recipeId());
-            Rig rig = rigs.of(recipe);
-            boolean strip = "STRIP".equals(asked.kind());
-            if (!strip && !"PRINT".equals(asked.kind())) {
-                throw RefusedException.of("/kind", "E_SHAPE", "A sheet is a strip or a print.");
-            }
-            if (rig.paper().sheetsLeft() <= 0) {
-                throw RefusedException.of(
-                        "/kind", "E_RANGE", "The box of " + rig.paper().name() + " is empty.");
-            }
-            StripPlanView plan = StripPlanner.plan(rig, negatives.small(rig.frame()));
-            if (strip && plan.problem() != null) {
-                throw RefusedException.of("/kind", "E_RANGE", plan.problem());
-            }
-            RectView view = strip ? within(rig.crop(), plan.area()) : rig.crop();
-            double paper = strip ? plan.paperShare() : 1;
+            Rig rig = rigs.of(recipes.get(slate.recipeId()), frame);
+            SheetPlan plan = plan(kind, rig);
             Sheet sheet = new Sheet(
                     sheetId,
                     slateId,
                     before.stream().mapToInt(Sheet::number).max().orElse(0) + 1,
-                    asked.kind(),
-                    recipe.id(),
+                    kind.id(),
+                    slate.recipeId(),
                     Clocks.now(clock),
-                    "EXPOSING",
+                    Sheet.EXPOSING,
                     null,
-                    paper,
+                    plan.paperShare(),
                     rig.magnification().inTimes(),
-                    view.left(),
-                    view.top(),
-                    view.width(),
-                    view.height(),
-                    null,
-                    null,
+                    rigs.stood(rig),
                     "");
-            sheets.add(sheet);
-            List<ScriptStepView> script = strip ? StripPlanner.script(rig) : LocalPlanner.script(rig);
-            script.forEach(s -> sheets.add(SheetAssembler.row(sheetId, s)));
-            stores.usePaper(rig.paper().id(), paper);
-            return slateService.with(slate, slate.recipeId(), slate.redoId(), slate.acceptedSheetId());
+            sheets.add(sheet, List.of(new Piece(1, plan.view())), plan.steps());
+            stores.usePaper(rig.paper().id(), plan.paperShare());
+            return slate.with(slate.recipeId(), slate.redoId(), slate.acceptedSheetId(), Clocks.now(clock));
         });
-        return runs.find(sheetId);
+        return runs.view(sheetId);
     }
 
-    /** Processes a sheet whose bursts are all given, and hangs it. */
-    public Sheet hang(String sheetId) {
-        Sheet sheet = runs.exposing(sheetId);
-        if (runs.view(sheet).burst() != null) {
-            throw new ConflictException("bursts-left", "Not every burst is given yet.");
+    private SheetPlan plan(SheetKind kind, Rig rig) {
+        if (rig.paper().sheetsLeft() <= 0) {
+            throw RefusedException.of(
+                    "/kind", "E_RANGE", "The box of " + rig.paper().name() + " is empty.");
         }
-        Rig rig = rigs.of(slates.recipe(sheet.recipeId()));
-        RectView view = new RectView(sheet.viewLeft(), sheet.viewTop(), sheet.viewWidth(), sheet.viewHeight());
-        Optional<PaperProcess.Scan> scan = process.process(rig, view, light.bursts(sheet, rig, LampLag.NONE));
-        String pictureId = scan.isPresent() ? Ids.fresh() : null;
-        Double offset =
-                scan.map(s -> light.speedOffset(sheet, rig, view, s).inStops()).orElse(null);
-        byte[] jpeg = scan.map(s -> PictureFiles.greyJpeg(s.grey(), s.width(), s.height()))
-                .orElse(null);
+        try {
+            return kind.plan(rig, assembler.small(rig));
+        } catch (QuantityException e) {
+            throw RefusedException.of("/kind", e.kind().code(), Show.sentence(e.getMessage()));
+        }
+    }
+
+    public RunView view(String sheetId) {
+        return runs.view(sheetId);
+    }
+
+    /** Takes down what happened to a sheet whose light is given. */
+    public RunView happened(String sheetId, @Nullable String kind) {
+        if (kind == null || !EVENTS.contains(kind)) {
+            throw RefusedException.of("/kind", "E_SHAPE", "This is nothing that happens to a sheet.");
+        }
         database.inTransaction(() -> {
-            scan.ifPresent(
-                    s -> rolls.add(new Picture(pictureId, "image/jpeg", Picture.SRGB_8, s.width(), s.height()), jpeg));
-            sheets.end(ended(sheet, "HUNG", pictureId, offset, ""));
-            stores.useBaths(sheet.paperUsed()
-                    * rig.sheetWidth().inMm()
-                    * rig.sheetHeight().inMm()
-                    / 1e6);
-            touch(sheet.slateId());
+            RunAssembler.Run run = runs.exposing(sheetId);
+            boolean early = run.next().isPresent() && !"GLANCE".equals(kind);
+            if (early) {
+                throw new ConflictException("steps-left", "Not every exposure is given yet.");
+            }
+            sheets.add(new SheetEvent(sheetId, run.exposed().events().size() + 1, kind, Clocks.now(clock)));
         });
-        return runs.find(sheetId);
+        return runs.view(sheetId);
+    }
+
+    /** Processes a sheet whose light is given, and hangs it; with its scan where there is a scanner. */
+    public SlateView hang(String sheetId) {
+        RunAssembler.Run run = runs.exposing(sheetId);
+        if (run.next().isPresent() || lamp.isWaiting(sheetId)) {
+            throw new ConflictException("steps-left", "Not every exposure is given yet.");
+        }
+        ExposedSheet exposed = run.exposed();
+        Rig rig = run.rig();
+        Frame frame = slates.frame(slates.find(exposed.sheet().slateId()));
+        Optional<Look> scan = process.process(exposed, rig, frame);
+        byte[] jpeg = scan.map(PictureFiles::jpeg).orElse(null);
+        List<Double> offsets = scan.map(s -> LightGiven.offsets(
+                        exposed,
+                        rig,
+                        negatives.negative(frame, rig.medium().core()).orElseThrow(),
+                        s))
+                .orElse(List.of());
+        database.inTransaction(() -> {
+            end(exposed.sheet().ended(Sheet.HUNG, Clocks.now(clock), ""));
+            scan.ifPresent(s -> hand(exposed, s, jpeg, offsets));
+            double area = rig.sheetWidth().inMm() * rig.sheetHeight().inMm() / SQUARE_MM_PER_M2;
+            stores.useBaths(rig.medium().id(), exposed.sheet().paperUsed() * area);
+            slates.touch(exposed.sheet().slateId());
+        });
+        return slates.view(exposed.sheet().slateId());
+    }
+
+    private void hand(ExposedSheet exposed, Look scan, byte[] jpeg, List<Double> offsets) {
+        String pictureId = Ids.fresh();
+        pictures.add(
+                new Picture(pictureId, "image/jpeg", Picture.SRGB_8, scan.width(), scan.height(), jpeg.length),
+                new ByteArrayInputStream(jpeg),
+                new PictureRepository.Working("image/jpeg", jpeg));
+        sheets.add(new Scan(
+                exposed.sheet().id(),
+                exposed.scans().size() + 1,
+                pictureId,
+                Clocks.now(clock),
+                offsets,
+                Scan.SIMULATED));
     }
 
     /** Gives a sheet up; what it got stays on record. */
-    public Sheet abandon(String sheetId, String reason) {
-        Sheet sheet = runs.exposing(sheetId);
-        timer.off();
-        String why = reason == null || reason.isBlank() ? "given up" : reason.strip();
+    public SlateView abandon(String sheetId, @Nullable String reason) {
+        RunAssembler.Run run = runs.exposing(sheetId);
+        FieldErrors errors = new FieldErrors();
+        String why = Texts.checked(errors, "/reason", reason, 0, LONGEST_REASON);
+        errors.throwIfAny();
+        lamp.release(run);
+        Sheet sheet = run.exposed().sheet();
         database.inTransaction(() -> {
-            sheets.end(ended(sheet, "ABANDONED", null, null, why.substring(0, Math.min(200, why.length()))));
-            touch(sheet.slateId());
+            end(sheet.ended(Sheet.ABANDONED, Clocks.now(clock), why.isEmpty() ? "given up" : why));
+            slates.touch(sheet.slateId());
         });
-        return runs.find(sheetId);
+        return slates.view(sheet.slateId());
     }
 
-    private void touch(String slateId) {
-        Slate slate = slateService.find(slateId);
-        slates.advance(slateService.with(slate, slate.recipeId(), slate.redoId(), slate.acceptedSheetId()));
-    }
-
-    private Sheet ended(Sheet s, String state, String pictureId, Double offset, String note) {
-        return new Sheet(
-                s.id(),
-                s.slateId(),
-                s.number(),
-                s.kind(),
-                s.recipeId(),
-                s.begunAt(),
-                state,
-                Clocks.now(clock),
-                s.paperUsed(),
-                s.magnification(),
-                s.viewLeft(),
-                s.viewTop(),
-                s.viewWidth(),
-                s.viewHeight(),
-                pictureId,
-                offset,
-                note);
-    }
-
-    private static RectView within(RectView outer, RectView inner) {
-        return new RectView(
-                outer.left() + outer.width() * inner.left(),
-                outer.top() + outer.height() * inner.top(),
-                outer.width() * inner.width(),
-                outer.height() * inner.height());
+    private void end(Sheet ended) {
+        if (!sheets.end(ended)) {
+            throw new ConflictException("not-exposing", "This sheet is not under the lamp any more.");
+        }
     }
 }

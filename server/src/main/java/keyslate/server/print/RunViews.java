@@ -1,16 +1,24 @@
 package keyslate.server.print;
 
 import java.util.List;
-import keyslate.server.slate.SlateViews.AreaView;
-import keyslate.server.slate.SlateViews.RectView;
-import keyslate.server.slate.SlateViews.ScriptStepView;
+import keyslate.server.local.LocalViews.AreaView;
+import keyslate.server.sheet.SheetViews.EventView;
+import keyslate.server.sheet.SheetViews.RectView;
+import keyslate.server.sheet.SheetViews.StepView;
 import org.jspecify.annotations.Nullable;
 
 /** What the run room sees; times in seconds on the timer's clock. */
 public final class RunViews {
     private RunViews() {}
 
-    /** A sheet under the lamp. {@code burst} is the one that is on or comes next; none when all are given. */
+    /**
+     * A sheet under the lamp.
+     *
+     * @param room SAFELIGHT or BLACKOUT
+     * @param lamp SWITCHED, MY_TIMER or BURNS
+     * @param step that is on or comes next; none when all are given
+     * @param fromSeconds how far into the step the light before an interruption had come
+     */
     public record RunView(
             String sheetId,
             String slateId,
@@ -18,27 +26,36 @@ public final class RunViews {
             String title,
             String label,
             String kind,
+            String station,
+            String lookedAtStation,
             String state,
-            List<ScriptStepView> script,
+            String room,
+            String lamp,
+            List<StepView> script,
             List<AreaView> areas,
             RectView view,
             double aspect,
             boolean hasPicture,
-            String direction,
-            int burstsDone,
-            @Nullable Integer burst,
+            int stepsDone,
+            @Nullable Integer step,
             double nextSetSeconds,
+            double fromSeconds,
             boolean resumed,
             boolean lampOn,
             double elapsedSeconds,
             double clockSpeed,
-            boolean powerLost) {}
+            boolean powerLost,
+            List<EventView> events) {}
 
-    /** A sheet to begin: STRIP or PRINT. */
-    public record NewSheet(long version, String kind) {}
+    /** A sheet to begin, by its kind. */
+    public record NewSheet(long version, @Nullable String kind) {}
 
-    /** Lamp on for a burst, or off. */
-    public record LampRequest(boolean on, @Nullable Integer burst) {}
+    /** Lamp on for a step, or off; {@code complete} says of a lamp the printer times that the step was given in full. */
+    public record LampRequest(
+            boolean on, @Nullable Integer step, @Nullable Boolean complete) {}
+
+    /** What happened to a sheet after its light. */
+    public record NewEvent(@Nullable String kind) {}
 
     /** Giving a sheet up, with what happened. */
     public record Abandon(@Nullable String reason) {}

@@ -1,31 +1,28 @@
 package keyslate.server.print;
 
-import jakarta.annotation.PreDestroy;
-import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
-import org.springframework.beans.factory.annotation.Value;
-import org.springframework.stereotype.Component;
 
 /** Stands in for a real timer: keeps time and tells when the lamp would go off. Its clock may run faster, for practice and tests. */
-@Component
 class SimulatedEnlargerTimer implements EnlargerTimer {
     private static final double NANOS = 1e9;
 
     private final double speed;
-    private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor(task -> {
-        Thread thread = new Thread(task, "enlarger-timer");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ScheduledExecutorService clock;
     private long onSince;
     private double setSeconds;
     private WhenOff whenOff;
     private ScheduledFuture<?> end;
 
-    SimulatedEnlargerTimer(@Value("${keyslate.clock-speed:1}") double speed) {
+    /**
+     * A timer.
+     *
+     * @param clock ends its bursts; nothing else may keep it busy
+     */
+    SimulatedEnlargerTimer(double speed, ScheduledExecutorService clock) {
         this.speed = speed;
+        this.clock = clock;
     }
 
     @Override
@@ -81,10 +78,5 @@ class SimulatedEnlargerTimer implements EnlargerTimer {
         WhenOff told = whenOff;
         whenOff = null;
         return told;
-    }
-
-    @PreDestroy
-    void close() {
-        clock.shutdownNow();
     }
 }

@@ -1,2 +1,2 @@
-/** The run: script, lamp, and the simulated enlarger and paper behind their ports. */
+/** The run: script, lamps, and the enlargers and papers behind their ports. */
 package keyslate.server.print;

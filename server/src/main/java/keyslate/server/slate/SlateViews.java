@@ -1,93 +1,98 @@
 package keyslate.server.slate;
 
 import java.util.List;
+import keyslate.server.local.LocalViews.LocalView;
+import keyslate.server.medium.MediumPart;
 import keyslate.server.negative.RollViews.FrameView;
+import keyslate.server.recipe.StartingTime;
+import keyslate.server.rig.LightView;
+import keyslate.server.sheet.Differences.Difference;
+import keyslate.server.sheet.SheetViews.NextStepView;
+import keyslate.server.sheet.SheetViews.RectView;
+import keyslate.server.sheet.SheetViews.SheetView;
+import keyslate.server.test.TestViews.TestView;
 import org.jspecify.annotations.Nullable;
 
 /** What the page sees of a slate. Units stand in the names; a null is left out of the JSON. */
 public final class SlateViews {
     private SlateViews() {}
 
-    /** The whole slate with everything computed from it. */
-    public record SlateView(
-            String id,
+    /** The whole slate: what never changes, what an edit can change, and the sheets. */
+    public record SlateView(String id, FrameView frame, StandingView standing, List<SheetView> sheets) {}
+
+    /**
+     * What an edit can change; also the answer of an edit.
+     *
+     * @param previewKey names what the preview shows: the same key, the same picture
+     */
+    public record StandingView(
             long version,
-            FrameView frame,
-            RecipeView recipe,
+            String recipeId,
+            MediumView medium,
+            NamingView naming,
             SetupView setup,
-            StripPlanView strip,
-            LocalPlanView local,
-            List<DifferenceView> differences,
-            List<SheetView> sheets,
+            BaseView base,
+            TestView test,
+            LocalView local,
+            List<Difference> differences,
             NextStepView next,
             PreviewBasisView previewBasis,
+            String previewKey,
             @Nullable String acceptedSheetId,
             @Nullable String undoLabel,
             @Nullable String redoLabel) {}
 
-    /** What stands for the next sheet. */
-    public record RecipeView(
-            String id,
-            String title,
-            String intent,
-            String enlargerId,
-            String lensId,
-            double apertureMark,
-            String paperId,
-            double sheetWidthMm,
-            double sheetHeightMm,
-            double borderMm,
-            String fit,
-            double cropPlace,
-            String filter,
-            double baseSeconds,
-            String baseSource,
-            String baseBecause,
-            StripView strip,
-            List<AreaView> areas) {}
-
-    /** The standing strip plan; no centre = the base exposure, no place = computed. */
-    public record StripView(
+    /**
+     * The kind of paper: MONOCHROME or COLOUR, its stations, the room it is exposed in, the lights to choose from where they are few, the marks that
+     * a reading of a strip asks for, and whether contrast can be chosen.
+     */
+    public record MediumView(
             String kind,
-            @Nullable Double centreSeconds,
-            double stepStops,
-            double stepSeconds,
-            int patches,
-            String direction,
-            double patchMm,
-            double breadthMm,
-            @Nullable Double place) {}
+            List<MediumPart.Station> stations,
+            String room,
+            String lightName,
+            List<String> lights,
+            List<MediumPart.Mark> marks,
+            boolean choosesContrast) {
+        static MediumView of(MediumPart part, boolean blackWanted) {
+            return new MediumView(
+                    part.id(),
+                    part.stations(),
+                    part.room(),
+                    part.lightName(),
+                    part.lights(),
+                    part.marksFor(blackWanted),
+                    part.choosesContrast());
+        }
+    }
 
-    /** An area of the local plan. */
-    public record AreaView(
-            String key,
-            String name,
-            ShapeView shape,
-            double softEdge,
-            double changeStops,
-            @Nullable String filter,
-            String tool) {}
+    /** What the print is to be. */
+    public record NamingView(String title, String intent, boolean whiteWanted, boolean blackWanted) {}
 
-    /** An outline: ellipse (first point centre, second radii), lasso (points) or edge (two ends). */
-    public record ShapeView(String kind, List<PointView> points) {}
+    /** The base exposure: light, received seconds, what the timer is set to for it, and where it comes from. */
+    public record BaseView(LightView light, double seconds, double setSeconds, String source, String because) {}
 
-    /** A point in fractions of the frame. */
-    public record PointView(double x, double y) {}
-
-    /** A rectangle in fractions of what it lies on. */
-    public record RectView(double left, double top, double width, double height) {}
-
-    /** The enlarger as it must stand, computed. */
+    /** What stands on enlarger and easel: what was chosen, and what follows from it. */
     public record SetupView(
+            String enlargerId,
             String enlargerName,
             String head,
+            String lamp,
+            String lensId,
             String lensName,
             double focalMm,
+            double apertureMark,
+            String paperId,
             String paperName,
             String paperBatch,
             double paperSheetsLeft,
             double sheetWidthMm,
             double sheetHeightMm,
+            double borderMm,
+            String fit,
+            double cropPlace,
+            double turnedWidthMm,
+            double turnedHeightMm,
             double imageWidthMm,
             double imageHeightMm,
             double magnification,
@@ -102,118 +107,10 @@ public final class SlateViews {
             double lagSeconds,
             String lagSource,
             List<String> warnings,
-            StartingTimeView startingTime) {}
-
-    /** A proposed first time with its arithmetic; rescaled, or a plain default that says so. */
-    public record StartingTimeView(
-            double seconds, String source, String headline, List<String> arithmetic, boolean differs) {}
-
-    /**
-     * The next strip, computed; a problem says why it cannot be made as it stands. The wide strip is offered while the
-     * base exposure is no more than a default.
-     */
-    public record StripPlanView(
-            List<PatchView> patches,
-            RectView area,
-            double lengthMm,
-            double breadthMm,
-            double totalSetSeconds,
-            double paperShare,
-            double centreSeconds,
-            List<String> notes,
-            boolean wideStripOffered,
-            @Nullable String problem) {}
-
-    /** One patch: what it receives, the burst that ends with it, and where it falls on the strip. */
-    public record PatchView(
-            int number,
-            double totalSeconds,
-            double burstSeconds,
-            double stopsFromCentre,
-            double roundingErrorStops,
-            boolean tooShort,
-            RectView place) {}
-
-    /** The local plan, computed. */
-    public record LocalPlanView(
-            List<AreaTimeView> areas,
-            List<ScriptStepView> script,
-            double totalSetSeconds,
-            @Nullable String problem,
-            @Nullable StopDownView advice) {}
-
-    /** One area in all three ways of saying it. */
-    public record AreaTimeView(
-            String key, double changeStops, double seconds, double percent, boolean workable, String note) {}
-
-    /** One burst of a sheet; held = names of areas under a tool, burned = the area that is let through. */
-    public record ScriptStepView(
-            int place,
-            String kind,
-            String filter,
-            double setSeconds,
-            double receivedSeconds,
-            @Nullable Integer patch,
-            @Nullable Double patchTotalSeconds,
-            List<String> held,
-            @Nullable String burned) {}
-
-    /** Advice to close the lens so that a hold becomes long enough for a hand. */
-    public record StopDownView(String headline, String why, double apertureMark, double baseSeconds) {}
-
-    /** A difference between the standing recipe and the last sheet. */
-    public record DifferenceView(String part, String text) {}
-
-    /** A sheet on the cord. */
-    public record SheetView(
-            String id,
-            int number,
-            String kind,
-            String label,
-            String state,
-            String begunAt,
-            String summary,
-            List<String> changes,
-            String filter,
-            double apertureMark,
-            double baseSeconds,
-            String recipeId,
-            double paperShare,
-            double magnification,
-            RectView view,
-            double aspect,
-            boolean hasPicture,
-            @Nullable Double speedOffsetStops,
-            List<GivenPatchView> patches,
-            List<ScriptStepView> script,
-            int burstsDone,
-            List<DecisionView> decisions,
-            String note) {}
-
-    /** A patch as it was really given, by the record of the lamp. */
-    public record GivenPatchView(
-            int number, double totalSeconds, double givenSeconds, double stopsFromCentre, RectView place) {}
-
-    /** A reading, judgement or acceptance on record. */
-    public record DecisionView(
-            String kind,
-            String madeAt,
-            @Nullable Double whitesAt,
-            @Nullable Double blacksAt,
-            @Nullable Double darkerStops,
-            @Nullable Double harderGrades,
-            String remark,
-            String headline,
-            String why,
-            boolean overruled,
-            @Nullable String takenFilter,
-            @Nullable Double takenSeconds) {}
+            StartingTime.@Nullable Proposal startingTime) {}
 
     /** A sheet's own recipe and the enlarger as it stood for it. */
-    public record KeptRecipeView(RecipeView recipe, SetupView setup) {}
-
-    /** What to do next and where. */
-    public record NextStepView(String station, String headline, String why, String action) {}
+    public record KeptRecipeView(NamingView naming, SetupView setup, BaseView base, boolean recorded) {}
 
     /** What the preview rests on. */
     public record PreviewBasisView(boolean measured, String text) {}
@@ -228,5 +125,14 @@ public final class SlateViews {
             double aspect,
             NextStepView next,
             int sheets,
-            @Nullable String lastSheetId) {}
+            @Nullable String lastPictureId) {}
+
+    /** A slate for a frame. */
+    public record NewSlate(
+            @Nullable String frameId,
+            @Nullable String title,
+            @Nullable String intent) {}
+
+    /** Nothing but the version: for undo, redo and the like. */
+    public record AtVersion(long version) {}
 }

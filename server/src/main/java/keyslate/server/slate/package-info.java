@@ -1,2 +1,2 @@
-/** A slate: its view, its edits, undo, preview and next step. */
+/** A slate: its view section by section, its edits, undo and next step. */
 package keyslate.server.slate;

@@ -1,2 +1,2 @@
-/** The test strip: its plan, and its reading. */
+/** The test strip: its plan, its edit, and where its patches fall. */
 package keyslate.server.test;

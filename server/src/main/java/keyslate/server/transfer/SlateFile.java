@@ -1,41 +1,204 @@
 package keyslate.server.transfer;
 
 import java.util.List;
-import keyslate.store.bench.Enlarger;
-import keyslate.store.bench.Lens;
-import keyslate.store.bench.Paper;
-import keyslate.store.negative.Frame;
-import keyslate.store.negative.Picture;
-import keyslate.store.negative.Roll;
-import keyslate.store.slate.Burst;
-import keyslate.store.slate.Decision;
-import keyslate.store.slate.LampRecord;
-import keyslate.store.slate.Recipe;
-import keyslate.store.slate.Sheet;
-import keyslate.store.slate.Slate;
+import keyslate.store.json.Seen;
+import keyslate.store.json.StoredPhase;
+import keyslate.store.json.StoredShape;
+import keyslate.store.json.StoredTest;
+import org.jspecify.annotations.Nullable;
 
-/** A whole slate as one JSON file, with all it needs to stand elsewhere; docs/formats/slate.md describes it. */
+/**
+ * A whole slate as one JSON file, version 2, with all it needs to stand elsewhere; docs/formats/slate.md describes it. Records of its own: what
+ * the data file looks like may change without it. Nothing in it says to which slate a recipe, sheet or decision belongs: all belong to this one.
+ *
+ * @param pictures without their bytes; those stand in the JSON beside them
+ */
 public record SlateFile(
         String format,
         int formatVersion,
-        Roll roll,
-        Frame frame,
-        List<Enlarger> enlargers,
-        List<Lens> lenses,
-        List<Paper> papers,
-        Slate slate,
-        List<Recipe> recipes,
-        List<ExposedSheet> sheets,
-        List<Decision> decisions,
-        List<StoredPicture> pictures) {
+        FileRoll roll,
+        FileFrame frame,
+        List<FileEnlarger> enlargers,
+        List<FileLens> lenses,
+        List<FilePaper> papers,
+        FileSlate slate,
+        List<FileRecipe> recipes,
+        List<FileSheet> sheets,
+        List<FileDecision> decisions,
+        List<FilePicture> pictures) {
     /** The word in {@code format}. */
     public static final String FORMAT = "key-slate";
     /** The version that is written. */
-    public static final int VERSION = 1;
+    public static final int VERSION = 2;
 
-    /** A sheet with its script and what the lamp did. */
-    public record ExposedSheet(Sheet sheet, List<Burst> script, List<LampRecord> lamp) {}
+    /** See {@code keyslate.store.negative.Roll}. */
+    public record FileRoll(
+            String id, String title, String film, String kind, double longMm, double shortMm, String addedAt) {}
 
-    /** A picture with its file, in base 64. */
-    public record StoredPicture(Picture picture, byte[] file) {}
+    public record FileFrame(
+            String id,
+            String number,
+            String title,
+            String caption,
+            boolean upright,
+            @Nullable String pictureId) {}
+
+    public record FileEnlarger(
+            String id,
+            String name,
+            String head,
+            String lamp,
+            boolean dials,
+            double strengthLog10,
+            double lagSeconds,
+            String lagSource,
+            double columnMm,
+            String columnSource) {}
+
+    public record FileLens(
+            String id,
+            String name,
+            double focalMm,
+            double openMark,
+            double smallestMark,
+            int marksPerStop,
+            double coversMm) {}
+
+    public record FilePaper(
+            String id,
+            String name,
+            String kind,
+            String base,
+            double widthMm,
+            double heightMm,
+            String batch,
+            int sheetsInBox,
+            double sheetsLeft,
+            int reserveSheets,
+            @Nullable String startLight) {}
+
+    public record FileSlate(
+            String id,
+            String createdAt,
+            long version,
+            String recipeId,
+            @Nullable String redoId,
+            @Nullable String acceptedSheetId,
+            String touchedAt) {}
+
+    public record FileRecipe(
+            String id,
+            @Nullable String previousId,
+            String madeAt,
+            String edit,
+            String title,
+            String intent,
+            boolean whiteWanted,
+            boolean blackWanted,
+            String enlargerId,
+            String lensId,
+            double apertureMark,
+            String paperId,
+            double sheetWidthMm,
+            double sheetHeightMm,
+            double borderMm,
+            String fit,
+            double cropPlace,
+            List<FilePart> base,
+            String baseSource,
+            String baseBecause,
+            StoredTest test,
+            String localWay,
+            List<FileArea> areas) {}
+
+    public record FilePart(String light, double seconds) {}
+
+    public record FileArea(
+            String key,
+            String name,
+            StoredShape shape,
+            double softEdge,
+            double changeStops,
+            @Nullable String light,
+            String tool) {}
+
+    public record FileSheet(
+            String id,
+            int number,
+            String kind,
+            String recipeId,
+            String begunAt,
+            String state,
+            @Nullable String endedAt,
+            double paperUsed,
+            double magnification,
+            @Nullable FileStood stood,
+            String note,
+            List<FilePiece> pieces,
+            List<FileStep> steps,
+            List<FileLamp> lamp,
+            List<FileEvent> events,
+            List<FileScan> scans) {}
+
+    /** What a sheet rested on when it was begun. */
+    public record FileStood(
+            FileEnlarger enlarger,
+            FileLens lens,
+            FilePaper paper,
+            double frameWidthMm,
+            double frameHeightMm,
+            List<FileBath> baths,
+            String room) {}
+
+    public record FileBath(String name, double capacityM2, double usedM2) {}
+
+    public record FilePiece(int number, double left, double top, double width, double height) {}
+
+    public record FileStep(
+            int place,
+            int piece,
+            String light,
+            double opening,
+            double setSeconds,
+            int presses,
+            List<StoredPhase> phases,
+            List<String> cues) {}
+
+    public record FileLamp(
+            int step,
+            int attempt,
+            double setSeconds,
+            String onAt,
+            @Nullable String offAt,
+            @Nullable Double givenSeconds,
+            @Nullable String outcome,
+            boolean told) {}
+
+    public record FileEvent(int place, String kind, String happenedAt) {}
+
+    public record FileScan(int place, String pictureId, String handedAt, List<Double> offsets, String source) {}
+
+    public record FileDecision(
+            String id,
+            String sheetId,
+            String kind,
+            String madeAt,
+            Seen seen,
+            String remark,
+            String headline,
+            String why,
+            @Nullable String proposedLight,
+            @Nullable Double proposedSeconds,
+            boolean overruled,
+            @Nullable String takenLight,
+            @Nullable Double takenSeconds) {}
+
+    /** A picture; its file and its working copy stand beside it in base 64, as {@code file} and {@code working}. */
+    public record FilePicture(
+            String id,
+            String mediaType,
+            String encoding,
+            int widthPx,
+            int heightPx,
+            @Nullable String workingMediaType) {}
 }

@@ -1,7 +1,8 @@
 package keyslate.server.transfer;
 
-import keyslate.server.slate.SlateAssembler;
+import java.io.InputStream;
 import keyslate.server.slate.SlateViews.SlateView;
+import keyslate.server.web.LimitedStream;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -10,44 +11,43 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import tools.jackson.databind.json.JsonMapper;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 
-/** Slates out and in. */
+/** Slates out and in, as streams. */
 @RestController
 class TransferController {
-    private final TransferService transfer;
-    private final SlateAssembler assembler;
-    private final JsonMapper json;
+    /** Most bytes of a slate file. */
+    static final long MOST_BYTES = 1L << 30;
 
-    TransferController(TransferService transfer, SlateAssembler assembler, JsonMapper json) {
+    private final TransferService transfer;
+
+    TransferController(TransferService transfer) {
         this.transfer = transfer;
-        this.assembler = assembler;
-        this.json = json;
     }
 
     @GetMapping(path = "/api/slates/{id}/export", produces = MediaType.APPLICATION_JSON_VALUE)
-    ResponseEntity<byte[]> export(@PathVariable String id) {
+    ResponseEntity<StreamingResponseBody> export(@PathVariable String id) {
         SlateFile file = transfer.export(id);
-        String title = file.recipes().get(file.recipes().size() - 1).title();
-        String name = title.toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-") + ".slate.json";
         return ResponseEntity.ok()
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment().filename(name).build().toString())
-                .body(json.writerWithDefaultPrettyPrinter().writeValueAsBytes(file));
+                        ContentDisposition.attachment()
+                                .filename(TransferService.nameOf(file))
+                                .build()
+                                .toString())
+                .body(out -> transfer.write(file, out));
     }
 
     @PostMapping(path = "/api/imports", consumes = MediaType.APPLICATION_JSON_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
-    SlateView take(@RequestBody byte[] file) {
-        return assembler.view(transfer.take(file));
+    SlateView take(InputStream file) {
+        return transfer.take(new LimitedStream(file, MOST_BYTES));
     }
 
-    @GetMapping(path = "/api/schemas/slate-1", produces = "application/schema+json")
-    byte[] schema() {
-        return TransferService.schema();
+    @GetMapping(path = "/api/schemas/slate-{version:[12]}", produces = "application/schema+json")
+    byte[] schema(@PathVariable int version) {
+        return FileReader.schema(version);
     }
 }

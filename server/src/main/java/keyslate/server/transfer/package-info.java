@@ -1,2 +1,2 @@
-/** Slates in and out as JSON. */
+/** Slates in and out as JSON, without loss, and older files read as what they were. */
 package keyslate.server.transfer;

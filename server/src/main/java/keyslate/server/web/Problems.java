@@ -10,6 +10,7 @@ import keyslate.store.StorageException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
@@ -51,6 +52,23 @@ class Problems extends ResponseEntityExceptionHandler {
     ResponseEntity<ProblemDetail> storage(StorageException e) {
         LOG.error("The data file cannot be written", e);
         return problem(HttpStatus.INSUFFICIENT_STORAGE, "storage", "Not saved", e.getMessage(), List.of());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> tooLarge(LimitedStream.TooLargeException e) {
+        return problem(HttpStatus.CONTENT_TOO_LARGE, "too-large", "Too large", e.getMessage(), List.of());
+    }
+
+    /** Two requests that were right for the same state: the second one finds its place taken. */
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> clash(DataIntegrityViolationException e) {
+        LOG.warn("A write met another one: {}", e.getMessage());
+        return problem(
+                HttpStatus.CONFLICT,
+                "changed-meanwhile",
+                "Changed meanwhile",
+                "Something else was faster. Nothing was changed; look again, then try again.",
+                List.of());
     }
 
     @ExceptionHandler

@@ -44,7 +44,7 @@ class PathByKeyboardIT extends JourneyTest {
         shapesByKeys(printer, keys);
 
         keys.press("6");
-        assertThat(page.getByText("Hold back Area 1")).isVisible();
+        assertThat(page.getByText("Hold back Area 1").first()).isVisible();
         keys.press("e");
         exposesByKeys(printer, keys);
 
@@ -78,7 +78,7 @@ class PathByKeyboardIT extends JourneyTest {
     }
 
     private void exposesByKeys(Printer printer, Keyboard keys) {
-        printer.givesBursts(() -> keys.press(" "), Integer.MAX_VALUE);
+        printer.givesLight(() -> keys.press(" "), Integer.MAX_VALUE);
         keys.press("h");
         page().waitForURL("**/slates/**");
     }
@@ -97,7 +97,7 @@ class PathByKeyboardIT extends JourneyTest {
         throw new AssertionError("Tab never reaches “" + name + "”, only " + passed);
     }
 
-    private static final String FOCUSED_NAME = """
+    static final String FOCUSED_NAME = """
             () => {
               const at = document.activeElement;
               const label = at?.labels?.[0]?.textContent;

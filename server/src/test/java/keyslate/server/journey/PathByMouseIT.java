@@ -41,7 +41,7 @@ class PathByMouseIT extends JourneyTest {
         assertThat(page.getByText("stop down 2 stops")).isVisible();
         printer.enters("Patches", "5");
         printer.presses("Expose strip");
-        printer.givesAllBurstsAndHangs();
+        printer.givesAllLightAndHangs();
         Locator strip = page.getByTestId("strip-taps");
         printer.taps(strip, 0.5, 0.5);
         printer.taps(strip, 0.7, 0.5);
@@ -73,9 +73,9 @@ class PathByMouseIT extends JourneyTest {
         printer.enters("Patches", "6");
         assertThat(page.getByRole(AriaRole.ROW)).hasCount(7);
         printer.presses("Expose strip");
-        printer.givesAllBurstsAndHangs();
+        printer.givesAllLightAndHangs();
         Locator strip = page.getByTestId("strip-taps");
-        assertThat(printer.verdict()).containsText("Look for the whites first");
+        assertThat(printer.verdict()).containsText("Look for the patch where the whites just hold");
         printer.taps(strip, 0.42, 0.5);
         printer.taps(strip, 0.92, 0.5);
         assertThat(page.getByText("whites hold", new Page.GetByTextOptions().setExact(true))
@@ -124,10 +124,10 @@ class PathByMouseIT extends JourneyTest {
     }
 
     private void prints(Printer printer, Page page, String slate) {
-        assertThat(page.getByText("Hold back Area 1")).isVisible();
-        assertThat(page.getByText("Burn Area 2")).isVisible();
+        assertThat(page.getByText("Hold back Area 1").first()).isVisible();
+        assertThat(page.getByText("Burn Area 2").first()).isVisible();
         printer.presses("Expose print");
-        printer.givesAllBurstsAndHangs();
+        printer.givesAllLightAndHangs();
         page.waitForURL(Pattern.compile(Printer.literally(slate) + "/judge.*"));
     }
 
@@ -140,7 +140,7 @@ class PathByMouseIT extends JourneyTest {
         assertThat(page.getByText("On record:")).isVisible();
         printer.goesTo("Print");
         printer.presses("Expose print");
-        printer.givesAllBurstsAndHangs();
+        printer.givesAllLightAndHangs();
         page.waitForURL(Pattern.compile(Printer.literally(slate) + "/judge.*"));
         assertThat(page.getByRole(
                         AriaRole.HEADING,
@@ -164,7 +164,7 @@ class PathByMouseIT extends JourneyTest {
                 var context = newContext(other.address())) {
             Printer there = new Printer(context.newPage());
             there.opens("/");
-            assertThat(there.page().getByText("The bench is clear.")).isVisible();
+            assertThat(there.page().getByText("What stands in your darkroom?")).isVisible();
             there.page().getByLabel("Slate file").setInputFiles(file);
             there.page().waitForURL("**/keep");
             assertThat(there.verdict()).containsText("Work print 2 is the print");

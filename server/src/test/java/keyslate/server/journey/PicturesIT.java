@@ -44,7 +44,7 @@ class PicturesIT extends JourneyTest {
         printer().goesTo("Print");
         printer().presses("Expose print");
         page().waitForURL("**/runs/**");
-        assertThat(printer().runWords()).containsText("burst 1 of");
+        assertThat(printer().runWords()).containsText("exposure 1 of");
         take("run");
     }
 

@@ -34,6 +34,11 @@ final class Pixels {
         return green(rgb) == 0 && blue(rgb) == 0;
     }
 
+    /** No light at all. */
+    static boolean isBlack(int rgb) {
+        return (rgb & 0xFFFFFF) == 0;
+    }
+
     /** Grey within 2 of 255 between any two channels. */
     static boolean isGrey(int rgb) {
         int high = Math.max(red(rgb), Math.max(green(rgb), blue(rgb)));

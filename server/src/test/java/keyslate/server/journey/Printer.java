@@ -11,7 +11,7 @@ import java.util.regex.Pattern;
 
 /** A person at the page: finds things by role and label, never by markup. */
 final class Printer {
-    private static final Pattern BURST = Pattern.compile("burst \\d+ of \\d+");
+    private static final Pattern EXPOSURE = Pattern.compile("exposure \\d+ of \\d+");
     private final Page page;
 
     Printer(Page page) {
@@ -86,30 +86,31 @@ final class Printer {
                 .last();
     }
 
-    /** Gives every burst by the button of the run and hangs the sheet. */
-    void givesAllBurstsAndHangs() {
-        givesBursts(() -> burst().click(), Integer.MAX_VALUE);
+    /** Gives every exposure by the button of the run and hangs the sheet. */
+    void givesAllLightAndHangs() {
+        givesLight(() -> light().click(), Integer.MAX_VALUE);
         hang().click();
         page.waitForURL("**/slates/**");
     }
 
-    /** Gives bursts one after another, at most so many; returns when the lamp is off after the last. */
-    void givesBursts(Runnable give, int atMost) {
+    /** Gives exposures one after another, at most so many; returns when the lamp is off after the last. */
+    void givesLight(Runnable give, int atMost) {
         page.waitForURL("**/runs/**");
-        assertThat(burst().or(hang())).isVisible();
+        assertThat(light().or(hang())).isVisible();
         for (int given = 0; given < atMost && !hang().isVisible(); given++) {
-            Matcher place = BURST.matcher(runWords().innerText());
+            Matcher place = EXPOSURE.matcher(runWords().innerText());
             if (!place.find()) {
-                throw new AssertionError("No burst is named in: " + runWords().innerText());
+                throw new AssertionError(
+                        "No exposure is named in: " + runWords().innerText());
             }
             give.run();
             assertThat(runWords()).not().containsText(place.group());
-            assertThat(burst().or(hang())).isVisible();
+            assertThat(light().or(hang())).isVisible();
         }
     }
 
-    private Locator burst() {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Give the burst")));
+    private Locator light() {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Give the light")));
     }
 
     private Locator hang() {

@@ -24,7 +24,7 @@ class RestartIT extends JourneyTest {
             assertThat(printer.page().getByText("Undo")).containsText("border");
             printer.goesTo("Test");
             printer.presses("Expose strip");
-            printer.givesBursts(() -> printer.presses("Give the burst"), 2);
+            printer.givesLight(() -> printer.presses("Give the light"), 2);
             killed.kill();
         }
         String path = slate.replaceFirst("https?://[^/]+", "");
@@ -35,8 +35,8 @@ class RestartIT extends JourneyTest {
             assertThat(printer.field("White border")).hasValue("14");
             printer.opens(path + "/test");
             printer.presses("Continue");
-            assertThat(printer.runWords()).containsText("burst 3 of 5");
-            printer.presses("Give the burst");
+            assertThat(printer.runWords()).containsText("exposure 3 of 5");
+            printer.presses("Give the light");
             assertThat(printer.button("Stop the lamp")).isVisible();
             killed.kill();
         }
@@ -51,8 +51,8 @@ class RestartIT extends JourneyTest {
             printer.page().waitForURL("**/test");
             assertThat(printer.page().getByRole(AriaRole.LINK).filter(given())).isVisible();
             printer.presses("Expose strip");
-            printer.givesAllBurstsAndHangs();
-            assertThat(printer.verdict()).containsText("Look for the whites first");
+            printer.givesAllLightAndHangs();
+            assertThat(printer.verdict()).containsText("Look for the patch where the whites just hold");
         }
     }
 

@@ -60,15 +60,15 @@ class SafelightIT extends JourneyTest {
         assertThat(printer().button("Expose strip")).isVisible();
         printer().presses("Expose strip");
         page.waitForURL("**/runs/**");
-        assertThat(printer().runWords()).containsText("burst 1 of");
+        assertThat(printer().runWords()).containsText("exposure 1 of");
         look("before the first burst");
-        printer().givesBursts(() -> page.keyboard().press(" "), 2);
+        printer().givesLight(() -> page.keyboard().press(" "), 2);
         look("between two bursts");
-        page.keyboard().press("Escape");
+        page.keyboard().press("Backspace");
         assertThat(page.getByText("Give this sheet up?").first()).isVisible();
         look("asking whether to give up");
-        page.keyboard().press("n");
-        printer().givesBursts(() -> page.keyboard().press(" "), Integer.MAX_VALUE);
+        printer().presses("Go on");
+        printer().givesLight(() -> page.keyboard().press(" "), Integer.MAX_VALUE);
         look("all light given");
         assertThat(unsafe).isEmpty();
     }
@@ -102,9 +102,9 @@ class SafelightIT extends JourneyTest {
         try (Screencast cast = new Screencast(page)) {
             printer().presses("Expose strip");
             page.waitForURL("**/runs/**");
-            assertThat(printer().runWords()).containsText("burst 1 of");
+            assertThat(printer().runWords()).containsText("exposure 1 of");
             page.reload();
-            assertThat(printer().runWords()).containsText("burst 1 of");
+            assertThat(printer().runWords()).containsText("exposure 1 of");
             List<byte[]> frames = cast.frames();
             int dark = firstSafe(frames);
             assertThat(dark).as("frames until the dark, of " + frames.size()).isBetween(0, frames.size() - 1);

@@ -37,14 +37,14 @@ class TwoWindowsIT extends JourneyTest {
         Printer second = otherWindow().opens(slate + "/test");
         first.opens(slate + "/test");
         first.presses("Expose strip");
-        first.givesBursts(() -> first.presses("Give the burst"), 1);
+        first.givesLight(() -> first.presses("Give the light"), 1);
 
         second.presses("Expose strip");
         assertThat(second.page().getByRole(AriaRole.ALERT).first()).isVisible();
         second.page().reload();
         second.presses("Continue");
-        assertThat(second.runWords()).containsText("burst 2 of");
-        second.givesAllBurstsAndHangs();
+        assertThat(second.runWords()).containsText("exposure 2 of");
+        second.givesAllLightAndHangs();
 
         first.page().reload();
         assertThat(first.runWords()).containsText("This sheet hangs");

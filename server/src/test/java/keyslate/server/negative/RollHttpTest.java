@@ -32,7 +32,18 @@ class RollHttpTest extends ApplicationTest {
     @BeforeEach
     void addARoll() {
         Answer added = http().post(
-                        "/api/rolls", Map.of("title", "Roll 20", "film", "made-up 400", "longMm", 36, "shortMm", 24));
+                        "/api/rolls",
+                        Map.of(
+                                "title",
+                                "Roll 20",
+                                "film",
+                                "made-up 400",
+                                "kind",
+                                "MONOCHROME",
+                                "longMm",
+                                36,
+                                "shortMm",
+                                24));
         assertThat(added.status()).isEqualTo(201);
         roll = added.json().get("id").asString();
     }
@@ -66,8 +77,8 @@ class RollHttpTest extends ApplicationTest {
                 .json()
                 .get("id")
                 .asString();
-        String recipe = http().slate(slate).get("recipe").get("id").asString();
-        assertThat(http().get("/api/slates/" + slate + "/preview?side=120&recipe=" + recipe)
+        String key = http().slate(slate).get("standing").get("previewKey").asString();
+        assertThat(http().get("/api/slates/" + slate + "/preview?side=120&key=" + key)
                         .status())
                 .isEqualTo(200);
     }

@@ -23,19 +23,18 @@ class PowerLossTest {
             Http http = first.http();
             slate = http.newSlate("Drying loft");
             sheet = http.post(
-                            "/api/slates/" + slate + "/sheets",
-                            Map.of("version", http.slate(slate).get("version").asLong(), "kind", "STRIP"))
+                            "/api/slates/" + slate + "/sheets", Map.of("version", http.version(slate), "kind", "STRIP"))
                     .json()
                     .get("sheetId")
                     .asString();
-            http.post("/api/sheets/" + sheet + "/lamp", Map.of("on", true, "burst", 1));
+            http.post("/api/sheets/" + sheet + "/lamp", Map.of("on", true, "step", 1));
         }
         try (Started again = Started.on(folder, true)) {
             Http http = again.http();
             JsonNode run = http.get("/api/sheets/" + sheet + "/run").json();
             assertThat(run.get("powerLost").asBoolean()).isTrue();
             assertThat(run.get("lampOn").asBoolean()).isFalse();
-            assertThat(http.post("/api/sheets/" + sheet + "/lamp", Map.of("on", true, "burst", 1))
+            assertThat(http.post("/api/sheets/" + sheet + "/lamp", Map.of("on", true, "step", 1))
                             .code())
                     .isEqualTo("power-lost");
             JsonNode after = http.post("/api/sheets/" + sheet + "/abandon", Map.of("reason", "power"))

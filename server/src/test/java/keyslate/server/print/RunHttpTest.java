@@ -27,12 +27,12 @@ class RunHttpTest extends ApplicationTest {
 
     @Test
     void aBurstIsGivenAndTheNextOneWaits() {
-        assertThat(run().get("burst").asInt()).isEqualTo(1);
+        assertThat(run().get("step").asInt()).isEqualTo(1);
         JsonNode on = lamp(1).json();
         assertThat(on.get("lampOn").asBoolean()).isTrue();
         timer().pass(on.get("nextSetSeconds").asDouble());
         assertThat(run().get("lampOn").asBoolean()).isFalse();
-        assertThat(run().get("burst").asInt()).isEqualTo(2);
+        assertThat(run().get("step").asInt()).isEqualTo(2);
     }
 
     @Test
@@ -46,7 +46,7 @@ class RunHttpTest extends ApplicationTest {
         assertThat(stopped.get("nextSetSeconds").asDouble()).isCloseTo(set - 2 + lag, within(STEP));
         lamp(1);
         timer().pass(100);
-        assertThat(run().get("burst").asInt()).isEqualTo(2);
+        assertThat(run().get("step").asInt()).isEqualTo(2);
         JsonNode hung = exposeAndHang(sheet);
         JsonNode first = hung.get("sheets").get(0).get("patches").get(0);
         assertThat(first.get("givenSeconds").asDouble()).isCloseTo(set - lag, within(STEP));
@@ -54,26 +54,25 @@ class RunHttpTest extends ApplicationTest {
 
     @Test
     void aBurstOutOfTurnIsRefused() {
-        assertThat(lamp(2).code()).isEqualTo("not-this-burst");
+        assertThat(lamp(2).code()).isEqualTo("not-this-step");
         lamp(1);
-        assertThat(lamp(1).code()).isEqualTo("not-this-burst");
+        assertThat(lamp(1).code()).isEqualTo("not-this-step");
         assertThat(http().post("/api/sheets/" + sheet + "/lamp", Map.of("on", true))
                         .pointers())
-                .containsExactly("/burst");
+                .containsExactly("/step");
         timer().off();
     }
 
     @Test
     void onlyOneSheetIsUnderTheLamp() {
         Answer second = http().post(
-                        "/api/slates/" + slate + "/sheets",
-                        Map.of("version", http().slate(slate).get("version").asLong(), "kind", "PRINT"));
+                        "/api/slates/" + slate + "/sheets", Map.of("version", http().version(slate), "kind", "PRINT"));
         assertThat(second.status()).isEqualTo(409);
         assertThat(second.code()).isEqualTo("sheet-under-lamp");
         lamp(1);
         String other = http().newSlate("Window shelf");
         String otherSheet = begin(other, "STRIP");
-        Answer busy = http().post("/api/sheets/" + otherSheet + "/lamp", Map.of("on", true, "burst", 1));
+        Answer busy = http().post("/api/sheets/" + otherSheet + "/lamp", Map.of("on", true, "step", 1));
         assertThat(busy.code()).isEqualTo("lamp-busy");
         timer().off();
     }
@@ -81,11 +80,12 @@ class RunHttpTest extends ApplicationTest {
     @Test
     void aSheetIsHungOnlyWhenAllLightIsGivenAndThenStays() {
         assertThat(http().post("/api/sheets/" + sheet + "/hang", Map.of()).code())
-                .isEqualTo("bursts-left");
+                .isEqualTo("steps-left");
         JsonNode hung = exposeAndHang(sheet).get("sheets").get(0);
         assertThat(hung.get("state").asString()).isEqualTo("HUNG");
-        assertThat(hung.get("hasPicture").asBoolean()).isTrue();
-        assertThat(http().get("/api/sheets/" + sheet + "/picture").status()).isEqualTo(200);
+        assertThat(hung.get("simulatedPicture").asBoolean()).isTrue();
+        String picture = "/api/pictures/" + hung.get("pictureId").asString();
+        assertThat(http().get(picture).status()).isEqualTo(200);
         assertThat(http().post("/api/sheets/" + sheet + "/hang", Map.of()).code())
                 .isEqualTo("not-exposing");
         assertThat(lamp(1).code()).isEqualTo("not-exposing");
@@ -111,8 +111,7 @@ class RunHttpTest extends ApplicationTest {
         String unscanned = http().newSlate("Thrower's hands");
         String strip = begin(unscanned, "STRIP");
         JsonNode hung = exposeAndHang(strip);
-        assertThat(hung.get("sheets").get(0).get("hasPicture").asBoolean()).isFalse();
-        assertThat(http().get("/api/sheets/" + strip + "/picture").status()).isEqualTo(404);
+        assertThat(hung.get("sheets").get(0).hasNonNull("pictureId")).isFalse();
         JsonNode verdict = http().post(
                         "/api/sheets/" + strip + "/readings/proposal", Map.of("whitesAt", 2, "blacksAt", 4))
                 .json();
@@ -122,12 +121,16 @@ class RunHttpTest extends ApplicationTest {
     @Test
     void thePrintOfARecipeFromAStripIsAsLightAsTheChosenPatch() {
         exposeAndHang(sheet);
-        long version = http().slate(slate).get("version").asLong();
+        long version = http().version(slate);
         JsonNode read = http().post(
                         "/api/sheets/" + sheet + "/readings",
-                        Map.of("version", version, "whitesAt", 2, "answer", "KEEP_GRADE"))
+                        Map.of(
+                                "marks",
+                                Map.of("whitesAt", 2),
+                                "taking",
+                                Map.of("version", version, "answer", "KEEP_LIGHT")))
                 .json();
-        double seconds = read.get("recipe").get("baseSeconds").asDouble();
+        double seconds = read.get("standing").get("base").get("seconds").asDouble();
         double patch = read.get("sheets")
                 .get(0)
                 .get("patches")
@@ -136,7 +139,51 @@ class RunHttpTest extends ApplicationTest {
                 .asDouble();
         assertThat(seconds).isCloseTo(patch, within(0.06));
         JsonNode printed = exposeAndHang(begin(slate, "PRINT"));
-        assertThat(printed.get("next").get("station").asString()).isEqualTo("judge");
+        assertThat(printed.get("standing").get("next").get("station").asString())
+                .isEqualTo("judge");
+    }
+
+    @Test
+    void twoEnlargersAreLitAtOnceAndGivingOneUpLeavesTheOther() {
+        String colour = begin(http().newSlate("Teapot in colour"), "STRIP");
+        lamp(1);
+        timer().pass(1);
+        assertThat(http().post("/api/sheets/" + colour + "/lamp", Map.of("on", true, "step", 1))
+                        .status())
+                .isEqualTo(200);
+        timer().pass(1);
+        JsonNode given = http().post("/api/sheets/" + colour + "/abandon", Map.of("reason", "wrong box"))
+                .json();
+        assertThat(given.get("sheets").get(0).get("state").asString()).isEqualTo("ABANDONED");
+        JsonNode still = run();
+        assertThat(still.get("lampOn").asBoolean()).isTrue();
+        assertThat(still.get("elapsedSeconds").asDouble()).isCloseTo(2, within(STEP));
+        timer().pass(100);
+        assertThat(run().get("step").asInt()).isEqualTo(2);
+    }
+
+    @Test
+    void aSheetThatIsGivenUpTurnsItsOwnLampOff() {
+        lamp(1);
+        timer().pass(1);
+        http().post("/api/sheets/" + sheet + "/abandon", Map.of("reason", "knocked"));
+        JsonNode after = run();
+        assertThat(after.get("lampOn").asBoolean()).isFalse();
+        assertThat(after.get("state").asString()).isEqualTo("ABANDONED");
+    }
+
+    @Test
+    void whatHappensToASheetIsOnRecordInItsOrderAndNotBeforeItsLight() {
+        String path = "/api/sheets/" + sheet + "/events";
+        assertThat(http().post(path, Map.of("kind", "IN_FIXER")).status()).isEqualTo(409);
+        for (JsonNode run = run(); run.hasNonNull("step"); run = run()) {
+            lamp(run.get("step").asInt());
+            timer().pass(100);
+        }
+        assertThat(http().post(path, Map.of("kind", "IN_TEA")).status()).isEqualTo(422);
+        http().post(path, Map.of("kind", "IN_DEVELOPER"));
+        JsonNode run = http().post(path, Map.of("kind", "IN_FIXER")).json();
+        assertThat(run.get("events").findValuesAsString("kind")).containsExactly("IN_DEVELOPER", "IN_FIXER");
     }
 
     @Test
@@ -145,16 +192,20 @@ class RunHttpTest extends ApplicationTest {
         String other = http().newSlate("Drying loft");
         Answer kind = http().post(
                         "/api/slates/" + other + "/sheets",
-                        Map.of("version", http().slate(other).get("version").asLong(), "kind", "POSTCARD"));
+                        Map.of("version", http().version(other), "kind", "POSTCARD"));
         assertThat(kind.pointers()).isEqualTo(List.of("/kind"));
     }
 
     private double paperLeft() {
-        return http().slate(slate).get("setup").get("paperSheetsLeft").asDouble();
+        return http().slate(slate)
+                .get("standing")
+                .get("setup")
+                .get("paperSheetsLeft")
+                .asDouble();
     }
 
     private Answer lamp(int burst) {
-        return http().post("/api/sheets/" + sheet + "/lamp", Map.of("on", true, "burst", burst));
+        return http().post("/api/sheets/" + sheet + "/lamp", Map.of("on", true, "step", burst));
     }
 
     private JsonNode run() {

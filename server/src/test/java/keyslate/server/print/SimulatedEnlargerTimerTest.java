@@ -4,21 +4,22 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
 /** The stand-in for a timer: one lamp, off by itself when its time is up, off at once when told. */
 class SimulatedEnlargerTimerTest {
+    private static final ScheduledExecutorService CLOCK = Executors.newSingleThreadScheduledExecutor(task -> {
+        Thread thread = new Thread(task, "timer of a test");
+        thread.setDaemon(true);
+        return thread;
+    });
     private static final long PATIENCE_SECONDS = 20;
-    private final SimulatedEnlargerTimer timer = new SimulatedEnlargerTimer(1000);
+    private final SimulatedEnlargerTimer timer = new SimulatedEnlargerTimer(1000, CLOCK);
     private final CompletableFuture<Double> given = new CompletableFuture<>();
     private final CompletableFuture<Boolean> complete = new CompletableFuture<>();
-
-    @AfterEach
-    void close() {
-        timer.close();
-    }
 
     @Test
     void goesOffByItselfAfterTheSetSeconds() throws Exception {

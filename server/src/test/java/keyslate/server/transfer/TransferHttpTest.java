@@ -2,7 +2,11 @@ package keyslate.server.transfer;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.Objects;
 import keyslate.server.ApplicationTest;
 import keyslate.server.Http;
 import keyslate.server.Http.Answer;
@@ -25,6 +29,9 @@ class TransferHttpTest extends ApplicationTest {
             for (JsonNode card : http().get("/api/bench").json().get("slates")) {
                 String path = "/api/slates/" + card.get("id").asString();
                 Answer file = http().get(path + "/export");
+                if (isUnderTheLamp(file)) {
+                    continue;
+                }
                 Answer taken = there.send("POST", "/api/imports", file.text());
                 assertThat(taken.status()).as(taken.text()).isEqualTo(201);
                 assertThat(there.get(path + "/export").json()).isEqualTo(file.json());
@@ -34,6 +41,25 @@ class TransferHttpTest extends ApplicationTest {
             }
             assertThat(slates).isGreaterThanOrEqualTo(3);
         }
+    }
+
+    @Test
+    void aSheetThatLiesUnderTheLampHereIsGivenUpThere() {
+        String id = http().newSlate("Drying loft");
+        begin(id, "STRIP");
+        String file = http().get("/api/slates/" + id + "/export").text();
+        try (Started empty = Started.on(folder, false)) {
+            Answer taken = empty.http().send("POST", "/api/imports", file);
+            assertThat(taken.json().get("sheets").get(0).get("state").asString())
+                    .isEqualTo("ABANDONED");
+        }
+    }
+
+    private static boolean isUnderTheLamp(Answer file) {
+        return file.json()
+                .get("sheets")
+                .valueStream()
+                .anyMatch(s -> "EXPOSING".equals(s.get("state").asString()));
     }
 
     @Test
@@ -70,8 +96,30 @@ class TransferHttpTest extends ApplicationTest {
     }
 
     @Test
+    void aFileOfThePreviewComesInWithAllThatWasKnownThen() throws IOException {
+        String old;
+        try (InputStream in = Objects.requireNonNull(getClass().getResourceAsStream("/slates/drying-loft-1.json"))) {
+            old = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        }
+        try (Started empty = Started.on(folder, false)) {
+            Answer taken = empty.http().send("POST", "/api/imports", old);
+            assertThat(taken.status()).as(taken.text()).isEqualTo(201);
+            JsonNode slate = taken.json();
+            JsonNode sheets = slate.get("sheets");
+            assertThat(sheets.size()).isEqualTo(2);
+            assertThat(sheets.get(0).get("light").get("notation").asString()).isEqualTo("grade 2½");
+            assertThat(sheets.get(0).get("patches").size()).isEqualTo(5);
+            assertThat(sheets.get(0).get("recorded").asBoolean()).isFalse();
+            assertThat(sheets.get(1).get("decisions").size()).isEqualTo(1);
+            assertThat(slate.get("standing").get("local").get("areas").size()).isEqualTo(2);
+            String picture = "/api/pictures/" + sheets.get(1).get("pictureId").asString();
+            assertThat(empty.http().get(picture).status()).isEqualTo(200);
+        }
+    }
+
+    @Test
     void theSchemaIsServed() {
-        JsonNode schema = http().get("/api/schemas/slate-1").json();
+        JsonNode schema = http().get("/api/schemas/slate-2").json();
         assertThat(schema.get("required").valueStream().map(JsonNode::asString)).contains("format", "slate", "recipes");
     }
 
@@ -83,8 +131,8 @@ class TransferHttpTest extends ApplicationTest {
 
     private ObjectNode export() {
         String id = http().newSlate("Window shelf");
-        http().edit(id, "borderMm", 9);
-        http().edit(id, "areas", java.util.List.of());
+        http().edit(id, "setup/borderMm", 9);
+        http().edit(id, "local/areas", java.util.List.of());
         return (ObjectNode) http().get("/api/slates/" + id + "/export").json();
     }
 }

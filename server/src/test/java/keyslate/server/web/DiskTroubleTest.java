@@ -26,10 +26,10 @@ class DiskTroubleTest {
             assertThat(answer.status()).isEqualTo(507);
             assertThat(answer.code()).isEqualTo("storage");
             assertThat(answer.text()).contains("The disk is full. Free some space, then try again.");
-            long version = http.slate(slate).get("version").asLong();
+            long version = http.version(slate);
             limit(database, pages + 1000);
-            assertThat(http.edit(slate, "borderMm", 21).status()).isEqualTo(200);
-            assertThat(http.slate(slate).get("version").asLong()).isEqualTo(version + 1);
+            assertThat(http.edit(slate, "setup/borderMm", 21).status()).isEqualTo(200);
+            assertThat(http.version(slate)).isEqualTo(version + 1);
         }
     }
 
@@ -37,7 +37,7 @@ class DiskTroubleTest {
     private static Answer fillUp(Http http, String slate) {
         Answer answer = null;
         for (int i = 0; i < 200; i++) {
-            answer = http.edit(slate, "intent", Integer.toString(i).repeat(100));
+            answer = http.edit(slate, "naming/intent", Integer.toString(i).repeat(100));
             if (answer.status() != 200) {
                 return answer;
             }

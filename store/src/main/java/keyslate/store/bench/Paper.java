@@ -1,20 +1,24 @@
 package keyslate.store.bench;
 
 /**
- * A box of variable-contrast paper of one batch.
+ * A box of paper of one batch.
  *
+ * @param kind MONOCHROME or COLOUR: decides the medium
  * @param base RC or FB
  * @param widthMm long side of a sheet, millimetres; {@code heightMm} the short one
  * @param sheetsLeft may be a fraction: strips take part of a sheet; 0 or more
  * @param reserveSheets below this it is the reserve
+ * @param startLight what its owner begins with, such as "0/52/47"; null = a plain default
  */
 public record Paper(
         String id,
         String name,
+        String kind,
         String base,
         double widthMm,
         double heightMm,
         String batch,
         int sheetsInBox,
         double sheetsLeft,
-        int reserveSheets) {}
+        int reserveSheets,
+        String startLight) {}

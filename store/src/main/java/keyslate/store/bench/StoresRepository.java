@@ -6,6 +6,15 @@ import keyslate.store.Database;
 
 /** Equipment, paper and baths. */
 public final class StoresRepository {
+    private static final String ENLARGER =
+            "SELECT id, name, head, lamp, dials, strength_log10, lag_seconds, lag_source,"
+                    + " column_mm, column_source FROM enlarger";
+    private static final String LENS =
+            "SELECT id, name, focal_mm, open_mark, smallest_mark, marks_per_stop, covers_mm FROM lens";
+    private static final String PAPER = "SELECT id, name, kind, base, width_mm, height_mm, batch, sheets_in_box,"
+            + " sheets_left, reserve_sheets, start_light FROM paper";
+    private static final String BATH = "SELECT id, place, process, name, mixed_at, capacity_m2, used_m2 FROM bath";
+
     private final Database database;
 
     public StoresRepository(Database database) {
@@ -13,54 +22,61 @@ public final class StoresRepository {
     }
 
     public List<Enlarger> enlargers() {
-        return all(Enlarger.class, "SELECT * FROM enlarger ORDER BY rowid");
+        return all(Enlarger.class, ENLARGER + " ORDER BY rowid");
     }
 
     public List<Lens> lenses() {
-        return all(Lens.class, "SELECT * FROM lens ORDER BY focal_mm");
+        return all(Lens.class, LENS + " ORDER BY focal_mm");
     }
 
     public List<Paper> papers() {
-        return all(Paper.class, "SELECT * FROM paper ORDER BY rowid");
+        return all(Paper.class, PAPER + " ORDER BY rowid");
     }
 
     public List<Bath> baths() {
-        return all(Bath.class, "SELECT * FROM bath ORDER BY place");
+        return all(Bath.class, BATH + " ORDER BY process DESC, place");
     }
 
     public Optional<Enlarger> enlarger(String id) {
-        return one(Enlarger.class, "SELECT * FROM enlarger WHERE id = ?", id);
+        return one(Enlarger.class, ENLARGER + " WHERE id = ?", id);
     }
 
     public Optional<Lens> lens(String id) {
-        return one(Lens.class, "SELECT * FROM lens WHERE id = ?", id);
+        return one(Lens.class, LENS + " WHERE id = ?", id);
     }
 
     public Optional<Paper> paper(String id) {
-        return one(Paper.class, "SELECT * FROM paper WHERE id = ?", id);
+        return one(Paper.class, PAPER + " WHERE id = ?", id);
     }
 
     public void add(Enlarger enlarger) {
         insert(
-                "INSERT INTO enlarger VALUES (:id, :name, :head, :strengthLog10, :lagSeconds, :lagSource, :columnMm)",
+                "INSERT INTO enlarger (id, name, head, lamp, dials, strength_log10, lag_seconds, lag_source, column_mm,"
+                        + " column_source) VALUES (:id, :name, :head, :lamp, :dials, :strengthLog10, :lagSeconds,"
+                        + " :lagSource, :columnMm, :columnSource)",
                 enlarger);
     }
 
     public void add(Lens lens) {
         insert(
-                "INSERT INTO lens VALUES (:id, :name, :focalMm, :openMark, :smallestMark, :marksPerStop, :coversMm)",
+                "INSERT INTO lens (id, name, focal_mm, open_mark, smallest_mark, marks_per_stop, covers_mm) VALUES"
+                        + " (:id, :name, :focalMm, :openMark, :smallestMark, :marksPerStop, :coversMm)",
                 lens);
     }
 
     public void add(Paper paper) {
         insert(
-                "INSERT INTO paper VALUES (:id, :name, :base, :widthMm, :heightMm, :batch, :sheetsInBox, :sheetsLeft,"
-                        + " :reserveSheets)",
+                "INSERT INTO paper (id, name, kind, base, width_mm, height_mm, batch, sheets_in_box, sheets_left,"
+                        + " reserve_sheets, start_light) VALUES (:id, :name, :kind, :base, :widthMm, :heightMm, :batch,"
+                        + " :sheetsInBox, :sheetsLeft, :reserveSheets, :startLight)",
                 paper);
     }
 
     public void add(Bath bath) {
-        insert("INSERT INTO bath VALUES (:id, :place, :name, :mixedAt, :capacityM2, :usedM2)", bath);
+        insert(
+                "INSERT INTO bath (id, place, process, name, mixed_at, capacity_m2, used_m2) VALUES (:id, :place,"
+                        + " :process, :name, :mixedAt, :capacityM2, :usedM2)",
+                bath);
     }
 
     /** Takes a share of a sheet out of a box; a box never holds less than nothing. */
@@ -71,11 +87,11 @@ public final class StoresRepository {
                 .update();
     }
 
-    /** Adds the area of a processed sheet to every bath. */
-    public void useBaths(double squareMetres) {
+    /** Adds the area of a processed sheet to every bath of its process. */
+    public void useBaths(String process, double squareMetres) {
         database.sql()
-                .sql("UPDATE bath SET used_m2 = used_m2 + ?")
-                .params(squareMetres)
+                .sql("UPDATE bath SET used_m2 = used_m2 + ? WHERE process = ?")
+                .params(squareMetres, process)
                 .update();
     }
 

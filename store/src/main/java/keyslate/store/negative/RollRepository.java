@@ -4,9 +4,10 @@ import java.util.List;
 import java.util.Optional;
 import keyslate.store.Database;
 
-/** Rolls, frames and every stored picture. */
+/** Rolls and frames. */
 public final class RollRepository {
-    private static final String PICTURE = "SELECT id, media_type, encoding, width_px, height_px FROM picture ";
+    private static final String ROLL = "SELECT id, title, film, kind, long_mm, short_mm, added_at FROM roll ";
+    private static final String FRAME = "SELECT id, roll_id, number, title, caption, upright, picture_id FROM frame ";
 
     private final Database database;
 
@@ -16,14 +17,14 @@ public final class RollRepository {
 
     public List<Roll> rolls() {
         return database.sql()
-                .sql("SELECT * FROM roll ORDER BY added_at, title")
+                .sql(ROLL + "ORDER BY added_at, title")
                 .query(Roll.class)
                 .list();
     }
 
     public Optional<Roll> roll(String id) {
         return database.sql()
-                .sql("SELECT * FROM roll WHERE id = ?")
+                .sql(ROLL + "WHERE id = ?")
                 .param(id)
                 .query(Roll.class)
                 .optional();
@@ -32,7 +33,7 @@ public final class RollRepository {
     /** The frames of a roll in the order of their numbers. */
     public List<Frame> framesOf(String rollId) {
         return database.sql()
-                .sql("SELECT * FROM frame WHERE roll_id = ? ORDER BY CAST(number AS INTEGER), number")
+                .sql(FRAME + "WHERE roll_id = ? ORDER BY CAST(number AS INTEGER), number")
                 .param(rollId)
                 .query(Frame.class)
                 .list();
@@ -40,7 +41,7 @@ public final class RollRepository {
 
     public Optional<Frame> frame(String id) {
         return database.sql()
-                .sql("SELECT * FROM frame WHERE id = ?")
+                .sql(FRAME + "WHERE id = ?")
                 .param(id)
                 .query(Frame.class)
                 .optional();
@@ -48,45 +49,17 @@ public final class RollRepository {
 
     public void add(Roll roll) {
         database.sql()
-                .sql("INSERT INTO roll VALUES (:id, :title, :film, :longMm, :shortMm, :addedAt)")
+                .sql("INSERT INTO roll (id, title, film, kind, long_mm, short_mm, added_at) VALUES (:id, :title, :film,"
+                        + " :kind, :longMm, :shortMm, :addedAt)")
                 .paramSource(roll)
                 .update();
     }
 
     public void add(Frame frame) {
         database.sql()
-                .sql("INSERT INTO frame VALUES (:id, :rollId, :number, :title, :caption, :upright, :pictureId)")
+                .sql("INSERT INTO frame (id, roll_id, number, title, caption, upright, picture_id) VALUES (:id,"
+                        + " :rollId, :number, :title, :caption, :upright, :pictureId)")
                 .paramSource(frame)
                 .update();
-    }
-
-    public void add(Picture picture, byte[] bytes) {
-        database.sql()
-                .sql("INSERT INTO picture VALUES (?, ?, ?, ?, ?, ?)")
-                .params(
-                        picture.id(),
-                        picture.mediaType(),
-                        picture.encoding(),
-                        picture.widthPx(),
-                        picture.heightPx(),
-                        bytes)
-                .update();
-    }
-
-    public Optional<Picture> picture(String id) {
-        return database.sql()
-                .sql(PICTURE + "WHERE id = ?")
-                .param(id)
-                .query(Picture.class)
-                .optional();
-    }
-
-    /** The picture file as it was put in. */
-    public Optional<byte[]> pictureBytes(String id) {
-        return database.sql()
-                .sql("SELECT bytes FROM picture WHERE id = ?")
-                .param(id)
-                .query((row, n) -> row.getBytes(1))
-                .optional();
     }
 }

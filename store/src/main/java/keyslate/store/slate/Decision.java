@@ -1,12 +1,13 @@
 package keyslate.store.slate;
 
+import keyslate.store.json.Seen;
+
 /**
- * A reading, a judgement or an acceptance, with the verdict as it was shown and what was taken.
+ * A reading, a judgement of colour or of a print, or an acceptance, with the verdict as it was shown and what was taken.
  *
- * @param kind READING, JUDGEMENT or ACCEPTANCE
- * @param whitesAt of a reading: where the whites hold, in patches from the first (0), halves between two; blacks alike
- * @param darkerStops of a judgement: stops, positive = darker; {@code harderGrades} positive = harder
- * @param proposedSeconds seconds of the verdict; {@code takenSeconds} what was set
+ * @param kind READING, CAST, JUDGEMENT or ACCEPTANCE
+ * @param seen what was marked, seen or wished
+ * @param proposedLight light and seconds of the verdict, null when it proposed none; {@code takenLight} what was set
  * @param overruled whether something else than the verdict was taken
  */
 public record Decision(
@@ -15,15 +16,17 @@ public record Decision(
         String sheetId,
         String kind,
         String madeAt,
-        Double whitesAt,
-        Double blacksAt,
-        Double darkerStops,
-        Double harderGrades,
+        Seen seen,
         String remark,
         String headline,
         String why,
-        String proposedFilter,
+        String proposedLight,
         Double proposedSeconds,
         boolean overruled,
-        String takenFilter,
-        Double takenSeconds) {}
+        String takenLight,
+        Double takenSeconds) {
+    public static final String READING = "READING";
+    public static final String CAST = "CAST";
+    public static final String JUDGEMENT = "JUDGEMENT";
+    public static final String ACCEPTANCE = "ACCEPTANCE";
+}

@@ -1,10 +1,20 @@
 package keyslate.store.slate;
 
 import java.util.List;
+import java.util.Optional;
+import keyslate.core.light.Light;
+import keyslate.core.local.AreaShape;
+import keyslate.core.local.LocalChange;
+import keyslate.core.script.BaseExposure;
+import keyslate.core.script.LocalWork;
+import keyslate.core.script.TestPlan;
 
 /**
- * All that is set for the next sheet. Never changed: an edit makes a new recipe that follows it, which is what undo walks
- * back along and what an exposed sheet keeps.
+ * All that is set for the next sheet, section by section. Never changed: an edit makes a new recipe that follows it, which
+ * is what undo walks back along and what an exposed sheet keeps.
+ *
+ * @param previousId the recipe it follows, null for the first
+ * @param edit in words, for undo
  */
 public record Recipe(
         String id,
@@ -12,31 +22,27 @@ public record Recipe(
         String previousId,
         String madeAt,
         String edit,
-        String title,
-        String intent,
+        Naming naming,
         Setup setup,
-        Strip strip,
-        List<Area> areas) {
-    public Recipe {
-        areas = List.copyOf(areas);
-    }
-
-    /** The same recipe with other areas. */
-    public Recipe withAreas(List<Area> other) {
-        return new Recipe(id, slateId, previousId, madeAt, edit, title, intent, setup, strip, other);
-    }
+        Base base,
+        TestPlan test,
+        Local local) {
+    /**
+     * What the print is to be.
+     *
+     * @param title 1 to 80 characters; {@code intent} up to 400
+     * @param whiteWanted whether a true white must be in it; {@code blackWanted} a true black
+     */
+    public record Naming(String title, String intent, boolean whiteWanted, boolean blackWanted) {}
 
     /**
-     * What stands on the enlarger.
+     * What stands on the enlarger and the easel.
      *
      * @param apertureMark engraved number
-     * @param sheetWidthMm long side of the sheet, 20 to 2000 mm; the short side alike
+     * @param sheetWidthMm one side of the sheet, 20 to 2000 mm; the other alike
      * @param borderMm white border on each side, 0 to 200 mm
      * @param fit WHOLE_PICTURE or FILL_SHEET
      * @param cropPlace where the kept part lies when some is lost, 0 = left or top, 1 = right or bottom
-     * @param filter label of the filter
-     * @param baseSeconds base exposure as received, above 0 up to 36 000 s
-     * @param baseSource default, rescaled, read, judged or own; {@code baseBecause} says it in words
      */
     public record Setup(
             String enlargerId,
@@ -47,63 +53,52 @@ public record Recipe(
             double sheetHeightMm,
             double borderMm,
             String fit,
-            double cropPlace,
-            String filter,
-            double baseSeconds,
-            String baseSource,
-            String baseBecause) {
-        /** The same set-up with another time, seconds, and where it comes from. */
-        public Setup withTime(double seconds, String source, String because) {
-            return with(filter, seconds, source, because);
+            double cropPlace) {}
+
+    /**
+     * The base exposure.
+     *
+     * @param exposure lights and times as received, exact
+     * @param source default, rescaled, read, judged or own; {@code because} says it in words
+     */
+    public record Base(BaseExposure exposure, String source, String because) {}
+
+    /** The local plan. */
+    public record Local(List<Area> areas, LocalWork.Way way) {
+        public Local {
+            areas = List.copyOf(areas);
         }
 
-        /** The same set-up with another filter, by its label. */
-        public Setup withFilter(String label) {
-            return with(label, baseSeconds, baseSource, baseBecause);
-        }
-
-        private Setup with(String label, double seconds, String source, String because) {
-            return new Setup(
-                    enlargerId,
-                    lensId,
-                    apertureMark,
-                    paperId,
-                    sheetWidthMm,
-                    sheetHeightMm,
-                    borderMm,
-                    fit,
-                    cropPlace,
-                    label,
-                    seconds,
-                    source,
-                    because);
+        /** The areas as a script is planned from them. */
+        public LocalWork toWork() {
+            return new LocalWork(
+                    areas.stream()
+                            .map(a -> new LocalWork.Area(a.key(), a.change(), a.light()))
+                            .toList(),
+                    way);
         }
     }
 
     /**
-     * The next test strip.
+     * An area of the local plan.
      *
-     * @param kind EQUAL_STOPS or EQUAL_SECONDS
-     * @param centreSeconds centre of the series; null follows the base exposure
-     * @param stepStops step between two patches, 1/24 to 3 stops, or {@code stepSeconds}, 0.1 to 600 s
-     * @param patches 2 to 15
-     * @param direction where the dark end lies: DARK_RIGHT, DARK_LEFT, DARK_BOTTOM or DARK_TOP
-     * @param patchMm length of a patch along the strip; {@code breadthMm} the strip's breadth
-     * @param place across the picture, 0 to 1; null is chosen by computation
+     * @param key stays the same from recipe to recipe
+     * @param softEdge width of the soft edge, fraction of the frame's longer side, 0 to 1
+     * @param light of a burn; none = the base's
+     * @param tool what the hands use, up to 60 characters
      */
-    public record Strip(
-            String kind,
-            Double centreSeconds,
-            double stepStops,
-            double stepSeconds,
-            int patches,
-            String direction,
-            double patchMm,
-            double breadthMm,
-            Double place) {
-        /** The same strip about the base exposure. */
-        public Strip followingBase() {
-            return new Strip(kind, null, stepStops, stepSeconds, patches, direction, patchMm, breadthMm, place);
-        }
+    public record Area(
+            String key,
+            String name,
+            AreaShape shape,
+            double softEdge,
+            LocalChange change,
+            Optional<Light> light,
+            String tool) {}
+
+    /** The next recipe with other sections. */
+    public Recipe followedBy(
+            String nextId, String at, String by, Naming named, Setup set, Base exposed, TestPlan tested, Local worked) {
+        return new Recipe(nextId, slateId, id, at, by, named, set, exposed, tested, worked);
     }
 }

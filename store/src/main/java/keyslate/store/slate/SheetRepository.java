@@ -1,98 +1,348 @@
 package keyslate.store.slate;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import keyslate.core.light.Light;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.script.Cue;
+import keyslate.core.script.ExposureStep;
+import keyslate.core.script.Part;
 import keyslate.store.Database;
+import keyslate.store.json.Json;
+import keyslate.store.json.Seen;
+import keyslate.store.json.Stood;
+import keyslate.store.json.StoredPhase;
+import org.springframework.jdbc.core.RowMapper;
 
-/** Sheets with their scripts, what the lamp did, and the decisions taken from them. */
+/** Sheets with their pieces, scripts, what the lamp did, what happened after, their pictures and the decisions taken from them. */
 public final class SheetRepository {
+    private static final String SHEET = "SELECT id, slate_id, number, kind, recipe_id, begun_at, state, ended_at,"
+            + " paper_used, magnification, stood, note FROM sheet WHERE ";
+    private static final String OF_SLATE = " WHERE sheet_id IN (SELECT id FROM sheet WHERE slate_id = ?) ORDER BY ";
+    private static final String OF_SHEET = " WHERE sheet_id = ? ORDER BY ";
+
+    private static final Rows PIECE = new Rows(
+            "SELECT sheet_id, number, view_left, view_top, view_width, view_height FROM piece", "sheet_id, number");
+    private static final Rows STEP = new Rows(
+            "SELECT sheet_id, place, piece, light, opening, set_seconds, presses, phases, cues FROM step",
+            "sheet_id, place");
+    private static final Rows LAMP = new Rows(
+            "SELECT sheet_id, step_place, attempt, set_seconds, on_at, off_at, given_seconds, outcome, told FROM lamp",
+            "sheet_id, step_place, attempt");
+    private static final Rows EVENT =
+            new Rows("SELECT sheet_id, place, kind, happened_at FROM event", "sheet_id, place");
+    private static final Rows SCAN =
+            new Rows("SELECT sheet_id, place, picture_id, handed_at, offsets, source FROM scan", "sheet_id, place");
+    private static final Rows DECISION = new Rows(
+            "SELECT id, slate_id, sheet_id, kind, made_at, seen, remark, headline, why, proposed_light,"
+                    + " proposed_seconds, overruled, taken_light, taken_seconds FROM decision",
+            "made_at, rowid");
+
     private final Database database;
 
     public SheetRepository(Database database) {
         this.database = database;
     }
 
-    /** The sheets of a slate in the order they were made. */
-    public List<Sheet> of(String slateId) {
-        return list(Sheet.class, "SELECT * FROM sheet WHERE slate_id = ? ORDER BY number", slateId);
+    /** What is read of the rows that belong to sheets, and their order. */
+    private record Rows(String select, String order) {}
+
+    /** The sheets of a slate in the order they were made, with all that belongs to them: seven queries, however many hang there. */
+    public List<ExposedSheet> cord(String slateId) {
+        return exposed(sheets("slate_id = ? ORDER BY number", slateId), OF_SLATE, slateId);
+    }
+
+    /** One sheet with all that belongs to it. */
+    public Optional<ExposedSheet> exposed(String id) {
+        return exposed(sheets("id = ?", id), OF_SHEET, id).stream().findFirst();
+    }
+
+    private List<ExposedSheet> exposed(List<Sheet> sheets, String where, String param) {
+        Map<String, List<Piece>> pieces = rows(PIECE, where, param, SheetRepository::piece);
+        Map<String, List<ExposureStep>> steps = rows(STEP, where, param, SheetRepository::step);
+        Map<String, List<LampRecord>> lamp = rows(LAMP, where, param, SheetRepository::lamp);
+        Map<String, List<SheetEvent>> events = rows(EVENT, where, param, SheetRepository::event);
+        Map<String, List<Scan>> scans = rows(SCAN, where, param, SheetRepository::scan);
+        Map<String, List<Decision>> decisions = rows(DECISION, where, param, SheetRepository::decision);
+        return sheets.stream()
+                .map(s -> new ExposedSheet(
+                        s,
+                        pieces.getOrDefault(s.id(), List.of()),
+                        steps.getOrDefault(s.id(), List.of()),
+                        lamp.getOrDefault(s.id(), List.of()),
+                        events.getOrDefault(s.id(), List.of()),
+                        scans.getOrDefault(s.id(), List.of()),
+                        decisions.getOrDefault(s.id(), List.of())))
+                .toList();
+    }
+
+    private <T> Map<String, List<T>> rows(Rows part, String where, String param, RowMapper<T> mapper) {
+        Map<String, List<T>> found = new HashMap<>();
+        database.sql()
+                .sql(part.select() + where + part.order())
+                .param(param)
+                .query((row, n) -> found.computeIfAbsent(row.getString("sheet_id"), id -> new ArrayList<>())
+                        .add(mapper.mapRow(row, n)))
+                .list();
+        return found;
     }
 
     public Optional<Sheet> find(String id) {
-        return list(Sheet.class, "SELECT * FROM sheet WHERE id = ?", id).stream()
-                .findFirst();
+        return sheets("id = ?", id).stream().findFirst();
+    }
+
+    /** The sheets of a slate, bare, in the order they were made. */
+    public List<Sheet> of(String slateId) {
+        return sheets("slate_id = ? ORDER BY number", slateId);
     }
 
     /** Sheets whose exposure was begun and not ended. */
     public List<Sheet> exposing() {
+        return sheets("state = ? ORDER BY begun_at", Sheet.EXPOSING);
+    }
+
+    /** The base light of each accepted print on a paper, the oldest first. */
+    public List<String> lightsKeptOn(String paperId) {
         return database.sql()
-                .sql("SELECT * FROM sheet WHERE state = 'EXPOSING' ORDER BY begun_at")
-                .query(Sheet.class)
+                .sql("SELECT part.light FROM slate JOIN sheet ON sheet.id = slate.accepted_sheet_id"
+                        + " JOIN recipe ON recipe.id = sheet.recipe_id"
+                        + " JOIN base_part AS part ON part.recipe_id = recipe.id AND part.place = 1"
+                        + " WHERE recipe.paper_id = ? ORDER BY sheet.begun_at")
+                .param(paperId)
+                .query(String.class)
                 .list();
     }
 
-    public List<Burst> burstsOf(String sheetId) {
-        return list(Burst.class, "SELECT * FROM burst WHERE sheet_id = ? ORDER BY place", sheetId);
+    /** How many sheets each slate has. */
+    public Map<String, Integer> counts() {
+        Map<String, Integer> counts = new LinkedHashMap<>();
+        database.sql()
+                .sql("SELECT slate_id, count(*) FROM sheet GROUP BY slate_id")
+                .query((row, n) -> counts.put(row.getString(1), row.getInt(2)))
+                .list();
+        return counts;
     }
 
-    public List<LampRecord> lampOf(String sheetId) {
-        return list(LampRecord.class, "SELECT * FROM lamp WHERE sheet_id = ? ORDER BY burst_place, attempt", sheetId);
+    private List<Sheet> sheets(String where, String param) {
+        return database.sql()
+                .sql(SHEET + where)
+                .param(param)
+                .query((row, n) -> new Sheet(
+                        row.getString("id"),
+                        row.getString("slate_id"),
+                        row.getInt("number"),
+                        row.getString("kind"),
+                        row.getString("recipe_id"),
+                        row.getString("begun_at"),
+                        row.getString("state"),
+                        row.getString("ended_at"),
+                        row.getDouble("paper_used"),
+                        row.getDouble("magnification"),
+                        row.getString("stood") == null ? null : Json.read(row.getString("stood"), Stood.class),
+                        row.getString("note")))
+                .list();
     }
 
-    public List<Decision> decisionsOf(String slateId) {
-        return list(Decision.class, "SELECT * FROM decision WHERE slate_id = ? ORDER BY made_at, rowid", slateId);
+    private static Piece piece(ResultSet row, int n) throws SQLException {
+        return new Piece(
+                row.getInt("number"),
+                new Part(
+                        row.getDouble("view_left"),
+                        row.getDouble("view_top"),
+                        row.getDouble("view_width"),
+                        row.getDouble("view_height")));
     }
 
-    public void add(Sheet sheet) {
-        insert(
-                "INSERT INTO sheet VALUES (:id, :slateId, :number, :kind, :recipeId, :begunAt, :state, :endedAt,"
-                        + " :paperUsed, :magnification, :viewLeft, :viewTop, :viewWidth, :viewHeight, :pictureId,"
-                        + " :speedOffsetStops, :note)",
-                sheet);
+    private static ExposureStep step(ResultSet row, int n) throws SQLException {
+        return new ExposureStep(
+                row.getInt("place"),
+                row.getInt("piece"),
+                Light.of(row.getString("light")),
+                row.getDouble("opening"),
+                ExposureTime.ofSeconds(row.getDouble("set_seconds")),
+                row.getInt("presses"),
+                Json.phases(row.getString("phases")).stream()
+                        .map(StoredPhase::toCore)
+                        .toList(),
+                Json.words(row.getString("cues")).stream().map(Cue::valueOf).toList());
     }
 
-    public void add(Burst burst) {
-        insert(
-                "INSERT INTO burst VALUES (:sheetId, :place, :kind, :filter, :setSeconds, :receivedSeconds, :patch,"
-                        + " :patchTotalSeconds, :held, :burned)",
-                burst);
+    private static LampRecord lamp(ResultSet row, int n) throws SQLException {
+        return new LampRecord(
+                row.getString("sheet_id"),
+                row.getInt("step_place"),
+                row.getInt("attempt"),
+                row.getDouble("set_seconds"),
+                row.getString("on_at"),
+                row.getString("off_at"),
+                (Double) row.getObject("given_seconds"),
+                row.getString("outcome"),
+                row.getBoolean("told"));
+    }
+
+    private static SheetEvent event(ResultSet row, int n) throws SQLException {
+        return new SheetEvent(
+                row.getString("sheet_id"), row.getInt("place"), row.getString("kind"), row.getString("happened_at"));
+    }
+
+    private static Scan scan(ResultSet row, int n) throws SQLException {
+        String offsets = row.getString("offsets");
+        return new Scan(
+                row.getString("sheet_id"),
+                row.getInt("place"),
+                row.getString("picture_id"),
+                row.getString("handed_at"),
+                offsets == null ? List.of() : Json.numbers(offsets),
+                row.getString("source"));
+    }
+
+    private static Decision decision(ResultSet row, int n) throws SQLException {
+        return new Decision(
+                row.getString("id"),
+                row.getString("slate_id"),
+                row.getString("sheet_id"),
+                row.getString("kind"),
+                row.getString("made_at"),
+                Json.read(row.getString("seen"), Seen.class),
+                row.getString("remark"),
+                row.getString("headline"),
+                row.getString("why"),
+                row.getString("proposed_light"),
+                (Double) row.getObject("proposed_seconds"),
+                row.getBoolean("overruled"),
+                row.getString("taken_light"),
+                (Double) row.getObject("taken_seconds"));
+    }
+
+    /** Puts a sheet in as it is begun, with its pieces and its script. */
+    public void add(Sheet sheet, List<Piece> pieces, List<ExposureStep> steps) {
+        database.sql()
+                .sql("INSERT INTO sheet (id, slate_id, number, kind, recipe_id, begun_at, state, ended_at, paper_used,"
+                        + " magnification, stood, note) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
+                .param(sheet.id())
+                .param(sheet.slateId())
+                .param(sheet.number())
+                .param(sheet.kind())
+                .param(sheet.recipeId())
+                .param(sheet.begunAt())
+                .param(sheet.state())
+                .param(sheet.endedAt())
+                .param(sheet.paperUsed())
+                .param(sheet.magnification())
+                .param(sheet.stood() == null ? null : Json.write(sheet.stood()))
+                .param(sheet.note())
+                .update();
+        for (Piece piece : pieces) {
+            Part view = piece.view();
+            database.sql()
+                    .sql("INSERT INTO piece (sheet_id, number, view_left, view_top, view_width, view_height) VALUES"
+                            + " (?, ?, ?, ?, ?, ?)")
+                    .params(sheet.id(), piece.number(), view.left(), view.top(), view.width(), view.height())
+                    .update();
+        }
+        steps.forEach(step -> add(sheet.id(), step));
+    }
+
+    private void add(String sheetId, ExposureStep step) {
+        database.sql()
+                .sql("INSERT INTO step (sheet_id, place, piece, light, opening, set_seconds, presses, phases, cues)"
+                        + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)")
+                .params(
+                        sheetId,
+                        step.place(),
+                        step.piece(),
+                        step.light().notation(),
+                        step.opening(),
+                        step.set().inSeconds(),
+                        step.presses(),
+                        Json.write(step.phases().stream().map(StoredPhase::of).toList()),
+                        Json.write(step.cues().stream().map(Cue::name).toList()))
+                .update();
     }
 
     public void add(LampRecord lamp) {
-        insert(
-                "INSERT INTO lamp VALUES (:sheetId, :burstPlace, :attempt, :setSeconds, :onAt, :offAt, :givenSeconds,"
-                        + " :outcome)",
-                lamp);
+        database.sql()
+                .sql("INSERT INTO lamp (sheet_id, step_place, attempt, set_seconds, on_at, off_at, given_seconds,"
+                        + " outcome, told) VALUES (:sheetId, :stepPlace, :attempt, :setSeconds, :onAt, :offAt,"
+                        + " :givenSeconds, :outcome, :told)")
+                .paramSource(lamp)
+                .update();
+    }
+
+    public void add(SheetEvent event) {
+        database.sql()
+                .sql("INSERT INTO event (sheet_id, place, kind, happened_at) VALUES (:sheetId, :place, :kind,"
+                        + " :happenedAt)")
+                .paramSource(event)
+                .update();
+    }
+
+    public void add(Scan scan) {
+        database.sql()
+                .sql("INSERT INTO scan (sheet_id, place, picture_id, handed_at, offsets, source) VALUES (?, ?, ?, ?,"
+                        + " ?, ?)")
+                .param(scan.sheetId())
+                .param(scan.place())
+                .param(scan.pictureId())
+                .param(scan.handedAt())
+                .param(scan.offsets().isEmpty() ? null : Json.write(scan.offsets()))
+                .param(scan.source())
+                .update();
     }
 
     public void add(Decision decision) {
-        insert(
-                "INSERT INTO decision VALUES (:id, :slateId, :sheetId, :kind, :madeAt, :whitesAt, :blacksAt,"
-                        + " :darkerStops, :harderGrades, :remark, :headline, :why, :proposedFilter, :proposedSeconds,"
-                        + " :overruled, :takenFilter, :takenSeconds)",
-                decision);
+        database.sql()
+                .sql("INSERT INTO decision (id, slate_id, sheet_id, kind, made_at, seen, remark, headline, why,"
+                        + " proposed_light, proposed_seconds, overruled, taken_light, taken_seconds) VALUES (?, ?, ?,"
+                        + " ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
+                .param(decision.id())
+                .param(decision.slateId())
+                .param(decision.sheetId())
+                .param(decision.kind())
+                .param(decision.madeAt())
+                .param(Json.write(decision.seen()))
+                .param(decision.remark())
+                .param(decision.headline())
+                .param(decision.why())
+                .param(decision.proposedLight())
+                .param(decision.proposedSeconds())
+                .param(decision.overruled())
+                .param(decision.takenLight())
+                .param(decision.takenSeconds())
+                .update();
     }
 
-    /** Completes the record of a lamp that was on. */
-    public void lampOff(LampRecord lamp) {
-        insert(
-                "UPDATE lamp SET off_at = :offAt, given_seconds = :givenSeconds, outcome = :outcome WHERE sheet_id ="
-                        + " :sheetId AND burst_place = :burstPlace AND attempt = :attempt AND off_at IS NULL",
-                lamp);
+    /**
+     * Completes the record of a lamp that was on.
+     *
+     * @return false when it was completed before
+     */
+    public boolean lampOff(LampRecord lamp) {
+        return database.sql()
+                        .sql("UPDATE lamp SET off_at = :offAt, given_seconds = :givenSeconds, outcome = :outcome WHERE"
+                                + " sheet_id = :sheetId AND step_place = :stepPlace AND attempt = :attempt AND off_at"
+                                + " IS NULL")
+                        .paramSource(lamp)
+                        .update()
+                == 1;
     }
 
-    /** Ends the exposure of a sheet: hung with its picture, or abandoned. */
-    public void end(Sheet sheet) {
-        insert(
-                "UPDATE sheet SET state = :state, ended_at = :endedAt, picture_id = :pictureId, speed_offset_stops ="
-                        + " :speedOffsetStops, note = :note WHERE id = :id",
-                sheet);
-    }
-
-    private <T> List<T> list(Class<T> type, String sql, String id) {
-        return database.sql().sql(sql).param(id).query(type).list();
-    }
-
-    private void insert(String sql, Object row) {
-        database.sql().sql(sql).paramSource(row).update();
+    /**
+     * Ends the exposure of a sheet: hung, or abandoned.
+     *
+     * @return false when it was ended before
+     */
+    public boolean end(Sheet sheet) {
+        return database.sql()
+                        .sql("UPDATE sheet SET state = ?, ended_at = ?, note = ? WHERE id = ? AND state = 'EXPOSING'")
+                        .params(sheet.state(), sheet.endedAt(), sheet.note(), sheet.id())
+                        .update()
+                == 1;
     }
 }

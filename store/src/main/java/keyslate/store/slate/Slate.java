@@ -17,4 +17,14 @@ public record Slate(
         String recipeId,
         String redoId,
         String acceptedSheetId,
-        String touchedAt) {}
+        String touchedAt) {
+    /** The same slate with other pointers; {@code SlateRepository.advance} stores it. */
+    public Slate with(String standing, String redo, String accepted, String at) {
+        return new Slate(id, frameId, createdAt, version, standing, redo, accepted, at);
+    }
+
+    /** The same slate with another standing recipe; nothing to redo. */
+    public Slate standing(String recipe, String at) {
+        return with(recipe, null, acceptedSheetId, at);
+    }
+}

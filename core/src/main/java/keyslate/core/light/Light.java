@@ -1,0 +1,104 @@
+package keyslate.core.light;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import keyslate.core.contrast.GradeFilter;
+import keyslate.core.quantity.FilterPack;
+import keyslate.core.quantity.QuantityException;
+
+/**
+ * What stands in the beam for one exposure. The paper decides what it does; everybody else keeps it, writes it down by
+ * {@link #notation} and reads it back by {@link #of}.
+ */
+public sealed interface Light {
+    /** A filter of a variable-contrast set. */
+    record Filter(GradeFilter filter) implements Light {
+        private static final String WORD = "grade ";
+
+        @Override
+        public String notation() {
+            return WORD + filter.label();
+        }
+
+        @Override
+        public GradeFilter toFilter() {
+            return filter;
+        }
+    }
+
+    /** The dials of a colour head: cyan, magenta, yellow in points. */
+    record Dials(FilterPack pack) implements Light {
+        private static final Pattern WRITTEN = Pattern.compile(
+                "(\\d{1,3}(?:[.,]\\d+)?)\\s*/\\s*(\\d{1,3}(?:[.,]\\d+)?)\\s*/\\s*(\\d{1,3}(?:[.,]\\d+)?)");
+
+        @Override
+        public String notation() {
+            return points(pack.inCyan()) + "/" + points(pack.inMagenta()) + "/" + points(pack.inYellow());
+        }
+
+        @Override
+        public FilterPack toPack() {
+            return pack;
+        }
+
+        @Override
+        public List<Double> points() {
+            return List.of(pack.inCyan(), pack.inMagenta(), pack.inYellow());
+        }
+
+        /** A point as it is set: whole where it is whole, else to a tenth. */
+        private static String points(double points) {
+            double tenth = Math.rint(points * 10) / 10;
+            return tenth == Math.rint(tenth) ? Long.toString((long) tenth) : String.format(Locale.ROOT, "%.1f", tenth);
+        }
+    }
+
+    /** How it is written down and said: "grade 2½", "0/52/47". */
+    String notation();
+
+    /** The filter of a variable-contrast set; refused when something else stands in the beam. */
+    default GradeFilter toFilter() {
+        throw new QuantityException(
+                QuantityException.Kind.WRONG_SHAPE, "light", "this paper is printed through a filter of a grade");
+    }
+
+    /** The pack of a colour head; refused when something else stands in the beam. */
+    default FilterPack toPack() {
+        throw new QuantityException(
+                QuantityException.Kind.WRONG_SHAPE, "light", "this paper is printed through a pack, such as 0/50/40");
+    }
+
+    /** Cyan, magenta and yellow of a pack; empty where the light is none. */
+    default List<Double> points() {
+        return List.of();
+    }
+
+    static Light filter(GradeFilter filter) {
+        return new Filter(filter);
+    }
+
+    static Light dials(FilterPack pack) {
+        return new Dials(pack);
+    }
+
+    /**
+     * Reads a notation back: "grade 2½" or "2½", "0/52/47".
+     *
+     * @throws QuantityException for anything else, and for points outside 0 to 400
+     */
+    static Light of(String notation) {
+        String plain = notation.strip();
+        Matcher dials = Dials.WRITTEN.matcher(plain);
+        if (dials.matches()) {
+            return dials(FilterPack.of(number(dials.group(1)), number(dials.group(2)), number(dials.group(3))));
+        }
+        return filter(
+                GradeFilter.ofLabel(plain.startsWith(Filter.WORD) ? plain.substring(Filter.WORD.length()) : plain));
+    }
+
+    private static double number(String text) {
+        return Double.parseDouble(text.replace(',', '.'));
+    }
+}

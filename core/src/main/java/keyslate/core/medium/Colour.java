@@ -1,0 +1,103 @@
+package keyslate.core.medium;
+
+import java.util.List;
+import java.util.Optional;
+import keyslate.core.colour.ColourBalance;
+import keyslate.core.colour.ColourFilm;
+import keyslate.core.colour.FilterSet;
+import keyslate.core.colour.Layers;
+import keyslate.core.darkroom.ColourModel;
+import keyslate.core.darkroom.ColourNegative;
+import keyslate.core.darkroom.ColourRaster;
+import keyslate.core.darkroom.Negative;
+import keyslate.core.darkroom.PrintModel;
+import keyslate.core.darkroom.StandInPaper;
+import keyslate.core.darkroom.StandIns;
+import keyslate.core.light.Light;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.FilterPack;
+import keyslate.core.quantity.Stops;
+
+/** Chromogenic paper for colour negatives, through the dials of a colour head. */
+public final class Colour implements Medium {
+    public static final String ID = "COLOUR";
+
+    /** Neutral density the grey card is to print at. */
+    public static final double WANTED_DENSITY = 0.75;
+
+    private static final double GREY_CARD = 0.18;
+    private static final double USUAL_KELVIN = 3200;
+
+    private final FilterSet filters;
+    private final PrintModel model = new ColourModel();
+    private final StandInPaper standIn = StandIns.colour();
+
+    public Colour(FilterSet filters) {
+        this.filters = filters;
+    }
+
+    @Override
+    public String id() {
+        return ID;
+    }
+
+    @Override
+    public boolean underSafelight() {
+        return false;
+    }
+
+    /** COL-22 for a grey card on a normal negative under the usual lamp, to whole points. */
+    @Override
+    public Light plainLight() {
+        Layers normal = ColourFilm.printingDensity(new Layers(GREY_CARD, GREY_CARD, GREY_CARD), Stops.ZERO);
+        FilterPack pack =
+                ColourBalance.of(normal, WANTED_DENSITY, USUAL_KELVIN, filters).pack();
+        return Light.dials(
+                FilterPack.of(Math.rint(pack.inCyan()), Math.rint(pack.inMagenta()), Math.rint(pack.inYellow())));
+    }
+
+    @Override
+    public Optional<Light> usual(List<Light> kept) {
+        return kept.isEmpty()
+                ? Optional.empty()
+                : Optional.of(Light.dials(FilterPack.of(middle(kept, 0), middle(kept, 1), middle(kept, 2))));
+    }
+
+    private static double middle(List<Light> lights, int dial) {
+        double[] points =
+                lights.stream().mapToDouble(l -> l.points().get(dial)).sorted().toArray();
+        return points[points.length / 2];
+    }
+
+    @Override
+    public Light read(String notation) {
+        return Light.dials(Light.of(notation).toPack());
+    }
+
+    /** COL-04, the layers weighed as the eye does. */
+    @Override
+    public double timeFactor(Light from, Light to) {
+        return filters.timeFactor(from.toPack(), to.toPack(), FilterSet.Weights.VISUAL, 0, 0);
+    }
+
+    /** The neutral keeps its density through any pack by COL-04, so a burn does too. */
+    @Override
+    public double burnFactor(Light base, ExposureTime time, Stops change, Light burn) {
+        return timeFactor(base, burn);
+    }
+
+    @Override
+    public Negative negative(ColourRaster scene) {
+        return new Negative.Colour(ColourNegative.of(scene, Stops.ZERO));
+    }
+
+    @Override
+    public PrintModel model() {
+        return model;
+    }
+
+    @Override
+    public StandInPaper standIn() {
+        return standIn;
+    }
+}

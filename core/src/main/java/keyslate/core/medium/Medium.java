@@ -1,0 +1,54 @@
+package keyslate.core.medium;
+
+import java.util.List;
+import java.util.Optional;
+import keyslate.core.darkroom.ColourRaster;
+import keyslate.core.darkroom.Negative;
+import keyslate.core.darkroom.PrintModel;
+import keyslate.core.darkroom.StandInPaper;
+import keyslate.core.light.Light;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Stops;
+
+/** What the kind of a paper decides; a new kind is one more of these. */
+public interface Medium {
+    /** Its name in the store and in requests. */
+    String id();
+
+    /** Whether its paper may lie under a safelight. */
+    boolean underSafelight();
+
+    /** The light to begin with when nothing is known. */
+    Light plainLight();
+
+    /**
+     * The light to begin with by the prints that were kept on one paper, the middle one of each dial; none where the light belongs to the negative and
+     * not to the paper, or where none was kept.
+     */
+    Optional<Light> usual(List<Light> kept);
+
+    /**
+     * Reads a light in this paper's notation.
+     *
+     * @throws keyslate.core.quantity.QuantityException for a light this paper is not printed with
+     */
+    Light read(String notation);
+
+    /** The factor of time from one light to another that keeps the print as dark: a light tone, or the neutral. */
+    double timeFactor(Light from, Light to);
+
+    /**
+     * How much longer a burn takes through {@code burn} than through the base's light, for the same effect on a mid tone.
+     *
+     * @param change above 0
+     */
+    double burnFactor(Light base, ExposureTime time, Stops change, Light burn);
+
+    /** The negative of a scene of linear light, 1 = a white diffuser, as this paper sees it. */
+    Negative negative(ColourRaster scene);
+
+    PrintModel model();
+
+    /** Its simulated paper. */
+    StandInPaper standIn();
+}

@@ -1,0 +1,93 @@
+package keyslate.core.medium;
+
+import java.util.List;
+import java.util.Optional;
+import keyslate.core.contrast.GradeFilter;
+import keyslate.core.contrast.MixedBurn;
+import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.darkroom.ColourRaster;
+import keyslate.core.darkroom.MonoModel;
+import keyslate.core.darkroom.MonoNegative;
+import keyslate.core.darkroom.Negative;
+import keyslate.core.darkroom.PrintModel;
+import keyslate.core.darkroom.StandInPaper;
+import keyslate.core.darkroom.StandIns;
+import keyslate.core.light.Light;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Stops;
+import keyslate.core.reading.NextRecipe;
+
+/** Variable-contrast paper through the filters of a set. */
+public final class Monochrome implements Medium {
+    public static final String ID = "MONOCHROME";
+
+    private final VariableContrastPaper paper;
+    private final MixedBurn burns;
+    private final PrintModel model;
+    private final StandInPaper standIn;
+
+    public Monochrome(VariableContrastPaper paper) {
+        this.paper = paper;
+        this.burns = new MixedBurn(paper);
+        this.model = new MonoModel(paper);
+        this.standIn = StandIns.mono(paper);
+    }
+
+    @Override
+    public String id() {
+        return ID;
+    }
+
+    @Override
+    public boolean underSafelight() {
+        return true;
+    }
+
+    @Override
+    public Light plainLight() {
+        return Light.filter(GradeFilter.G2_5);
+    }
+
+    /** None: the grade is the negative's. */
+    @Override
+    public Optional<Light> usual(List<Light> kept) {
+        return Optional.empty();
+    }
+
+    @Override
+    public Light read(String notation) {
+        return Light.filter(Light.of(notation).toFilter());
+    }
+
+    /** CON-05 at the light tone that is held from grade to grade. */
+    @Override
+    public double timeFactor(Light from, Light to) {
+        return paper.pivotFactor(from.toFilter().grade(), to.toFilter().grade(), NextRecipe.HELD_NET);
+    }
+
+    /** CON-16 at a mid tone. */
+    @Override
+    public double burnFactor(Light base, ExposureTime time, Stops change, Light burn) {
+        return burns.timeFactor(
+                base.toFilter().grade(),
+                time,
+                VariableContrastPaper.SPEED_NET,
+                change,
+                burn.toFilter().grade());
+    }
+
+    @Override
+    public Negative negative(ColourRaster scene) {
+        return new Negative.Mono(MonoNegative.of(scene.luminance(), 0));
+    }
+
+    @Override
+    public PrintModel model() {
+        return model;
+    }
+
+    @Override
+    public StandInPaper standIn() {
+        return standIn;
+    }
+}

@@ -1,0 +1,17 @@
+package keyslate.core.script;
+
+/** What the hands do before or during an exposure; words and sounds are made from it elsewhere. */
+public enum Cue {
+    /** Another light into the beam. */
+    CHANGE_LIGHT,
+    /** Another setting on the timer that the printer sets. */
+    SET_TIMER,
+    /** The card over one patch more. */
+    MOVE_CARD,
+    /** A tool in, hold back. */
+    HOLD,
+    /** The card with the hole: let an area through. */
+    BURN,
+    /** The hands out of the light. */
+    HANDS_OUT
+}

@@ -1,0 +1,161 @@
+package keyslate.core.script;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeSet;
+import keyslate.core.exposure.LampLag;
+import keyslate.core.exposure.TimerSteps;
+import keyslate.core.light.Light;
+import keyslate.core.local.LocalChange;
+import keyslate.core.local.RunSchedule;
+import keyslate.core.quantity.ExposureTime;
+
+/**
+ * The exposures of a whole sheet: the base with its holds, then the burns.
+ *
+ * <p>LOC-16: holds by the packing of LOC-08, moved behind a lead of {@value #LEAD_SECONDS} s in which the tool finds its place by the picture;
+ * the base is then one exposure, set to received + lag, and its phases change where a hold begins or ends. Where the
+ * holds leave no room for the lead, or by choice, the base is cut into bursts. A burn begins under the full card for as
+ * long as the lead, so that the lag of the lamp does not count in it. Burns in the base's light come first. Times are
+ * exact until here; the timer rounds each setting once, and the last phase takes the rounding up.
+ */
+public final class PrintScript {
+    /** Lamp on, hands out of the light: the tool finds its place. */
+    public static final double LEAD_SECONDS = 2;
+
+    private static final int HANDS = 2;
+    private static final double SAME_SECONDS = 1e-6;
+
+    private final Rig rig;
+    private final List<ExposureStep> steps = new ArrayList<>();
+
+    private PrintScript(Rig rig) {
+        this.rig = rig;
+    }
+
+    /** How much longer a burn takes in another light than the base's, for the same effect on its tone. */
+    @FunctionalInterface
+    public interface BurnFactor {
+        double of(LocalWork.Area area, BaseExposure.Part base);
+    }
+
+    /** What stands for the exposure besides base and local work. */
+    public record Rig(double opening, TimerSteps timer, LampLag lag, BurnFactor burns) {}
+
+    /**
+     * The script; refused when the holds do not fit the base with two hands.
+     *
+     * @throws keyslate.core.quantity.QuantityException with the way out in its message
+     */
+    public static List<ExposureStep> plan(BaseExposure base, LocalWork work, Rig rig) {
+        PrintScript script = new PrintScript(rig);
+        for (BaseExposure.Part part : base.parts()) {
+            script.base(part, work);
+        }
+        script.burns(base.main(), work);
+        return script.steps;
+    }
+
+    private void base(BaseExposure.Part part, LocalWork work) {
+        List<RunSchedule.Hold> holds = work.areas().stream()
+                .filter(a -> a.change().isHold())
+                .map(a -> new RunSchedule.Hold(a.key(), a.change()))
+                .toList();
+        RunSchedule schedule = RunSchedule.plan(part.time(), holds, List.of(), HANDS, rig.lag());
+        double busy = schedule.moves().stream()
+                .mapToDouble(RunSchedule.Move::endSeconds)
+                .max()
+                .orElse(0);
+        boolean fits = busy + LEAD_SECONDS <= part.time().inSeconds() + SAME_SECONDS;
+        if (holds.isEmpty() || work.way() == LocalWork.Way.ONE_EXPOSURE && fits) {
+            oneExposure(part, schedule.moves());
+        } else {
+            schedule.segments().forEach(s -> bursts(part.light(), s));
+        }
+    }
+
+    private void oneExposure(BaseExposure.Part part, List<RunSchedule.Move> moves) {
+        double lead = rig.lag().inSeconds() + LEAD_SECONDS;
+        ExposureTime set = onTimer(rig.lag().toSet(part.time()));
+        TreeSet<Double> bounds = new TreeSet<>(List.of(0.0, set.inSeconds()));
+        for (RunSchedule.Move move : moves) {
+            bounds.add(Math.min(set.inSeconds(), lead + move.startSeconds()));
+            bounds.add(Math.min(set.inSeconds(), lead + move.endSeconds()));
+        }
+        List<Phase> phases = new ArrayList<>();
+        Double from = bounds.first();
+        for (Double to = bounds.higher(from); to != null; to = bounds.higher(from)) {
+            if (to - from > SAME_SECONDS) {
+                double middle = (from + to) / 2 - lead;
+                phases.add(Phase.holding(
+                        to - from,
+                        moves.stream()
+                                .filter(m -> m.startSeconds() < middle && m.endSeconds() > middle)
+                                .map(RunSchedule.Move::area)
+                                .toList()));
+            }
+            from = to;
+        }
+        add(part.light(), set, phases, List.of());
+    }
+
+    private void bursts(Light light, RunSchedule.Segment segment) {
+        ExposureTime set = onTimer(segment.set());
+        Cue cue = segment.held().isEmpty() ? Cue.HANDS_OUT : Cue.HOLD;
+        boolean nothingYet = steps.isEmpty() && segment.held().isEmpty();
+        add(light, set, List.of(Phase.holding(set.inSeconds(), segment.held())), nothingYet ? List.of() : List.of(cue));
+    }
+
+    private void burns(BaseExposure.Part base, LocalWork work) {
+        work.areas().stream()
+                .filter(a -> a.change().isBurn())
+                .sorted(Comparator.comparing((LocalWork.Area a) -> !isBase(a, base))
+                        .thenComparing(a -> a.light().map(Light::notation).orElse("")))
+                .forEach(a -> burn(base, a, work.way()));
+    }
+
+    private static boolean isBase(LocalWork.Area area, BaseExposure.Part base) {
+        return area.light().map(base.light()::equals).orElse(true);
+    }
+
+    private void burn(BaseExposure.Part base, LocalWork.Area area, LocalWork.Way way) {
+        boolean same = isBase(area, base);
+        double factor = same ? 1 : rig.burns().of(area, base);
+        double received = area.change().secondsOn(base.time()) * factor;
+        Light light = same ? base.light() : area.light().orElseThrow();
+        if (way == LocalWork.Way.BURSTS) {
+            ExposureTime set = onTimer(rig.lag().toSet(ExposureTime.ofSeconds(received)));
+            add(light, set, List.of(Phase.burning(set.inSeconds(), area.key())), List.of(Cue.BURN));
+            return;
+        }
+        ExposureTime set = onTimer(ExposureTime.ofSeconds(LEAD_SECONDS + received));
+        add(
+                light,
+                set,
+                List.of(Phase.covered(LEAD_SECONDS), Phase.burning(set.inSeconds() - LEAD_SECONDS, area.key())),
+                List.of(Cue.BURN));
+    }
+
+    private void add(Light light, ExposureTime set, List<Phase> phases, List<Cue> cues) {
+        List<Cue> all = new ArrayList<>();
+        Optional<Light> before = steps.isEmpty()
+                ? Optional.empty()
+                : Optional.of(steps.get(steps.size() - 1).light());
+        if (before.isPresent() && !before.get().equals(light)) {
+            all.add(Cue.CHANGE_LIGHT);
+        }
+        all.addAll(cues);
+        steps.add(new ExposureStep(steps.size() + 1, 1, light, rig.opening(), set, 1, phases, all));
+    }
+
+    private ExposureTime onTimer(ExposureTime exact) {
+        return rig.timer().nearest(exact).time();
+    }
+
+    /** The longest hold there is on a base that still leaves the lead: for advice. */
+    public static boolean leavesLead(ExposureTime base, LocalChange hold) {
+        return -hold.secondsOn(base) + LEAD_SECONDS <= base.inSeconds() + SAME_SECONDS;
+    }
+}

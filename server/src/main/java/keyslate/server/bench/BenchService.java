@@ -1,0 +1,195 @@
+package keyslate.server.bench;
+
+import java.time.Clock;
+import java.util.List;
+import keyslate.core.exposure.ApertureMark;
+import keyslate.core.medium.Colour;
+import keyslate.core.medium.Monochrome;
+import keyslate.core.process.BathCapacity;
+import keyslate.server.Clocks;
+import keyslate.server.Ids;
+import keyslate.server.bench.BenchViews.BathView;
+import keyslate.server.bench.BenchViews.BenchView;
+import keyslate.server.bench.BenchViews.EnlargerView;
+import keyslate.server.bench.BenchViews.FirstStart;
+import keyslate.server.bench.BenchViews.Head;
+import keyslate.server.bench.BenchViews.LensView;
+import keyslate.server.bench.BenchViews.PaperView;
+import keyslate.server.bench.BenchViews.Papers;
+import keyslate.server.bench.BenchViews.StoresView;
+import keyslate.server.slate.SlateAssembler;
+import keyslate.server.web.ConflictException;
+import keyslate.server.web.FieldErrors;
+import keyslate.store.Database;
+import keyslate.store.bench.Bath;
+import keyslate.store.bench.Enlarger;
+import keyslate.store.bench.Lens;
+import keyslate.store.bench.Paper;
+import keyslate.store.bench.StoresRepository;
+import keyslate.store.slate.SlateRepository;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Service;
+
+/** Home and stores, and the first start. */
+@Service
+public class BenchService {
+    /** Constants of generic things; every one of them is marked "default" where it stands. */
+    private static final double USUAL_STRENGTH = 3.1;
+
+    private static final double USUAL_LAG_SECONDS = 0.1;
+    private static final double USUAL_COLUMN_MM = 800;
+    private static final int USUAL_BOX = 100;
+    private static final String DEFAULT = "default";
+
+    private final Database database;
+    private final SlateRepository slates;
+    private final StoresRepository stores;
+    private final SlateAssembler assembler;
+    private final Clock clock;
+    private final boolean practice;
+
+    BenchService(
+            Database database,
+            SlateRepository slates,
+            StoresRepository stores,
+            SlateAssembler assembler,
+            Clock clock,
+            @Value("${keyslate.practice:false}") boolean practice) {
+        this.database = database;
+        this.slates = slates;
+        this.stores = stores;
+        this.assembler = assembler;
+        this.clock = clock;
+        this.practice = practice;
+    }
+
+    public BenchView bench() {
+        return database.inSnapshot(() -> new BenchView(
+                slates.all().stream().map(assembler::card).toList(),
+                stores.baths().stream().map(BenchService::view).toList(),
+                papers(),
+                Clocks.now(clock),
+                practice,
+                isEmpty()));
+    }
+
+    private boolean isEmpty() {
+        return stores.enlargers().isEmpty()
+                || stores.papers().isEmpty()
+                || stores.lenses().isEmpty();
+    }
+
+    public StoresView stores() {
+        return database.inSnapshot(() -> new StoresView(
+                stores.enlargers().stream().map(BenchService::view).toList(),
+                stores.lenses().stream().map(BenchService::view).toList(),
+                papers()));
+    }
+
+    /** Sets a new bench up from three answers: generic things, every constant of which is a default. */
+    public StoresView begin(FirstStart asked) {
+        FieldErrors errors = new FieldErrors();
+        require(errors, "/papers", asked.papers());
+        require(errors, "/head", asked.head());
+        require(errors, "/lamp", asked.lamp());
+        if (asked.papers() != Papers.MONOCHROME && asked.head() != null && asked.head() != Head.COLOUR) {
+            errors.add("/head", "E_INFEASIBLE", "Colour paper needs a head with dials for a pack: a colour head.");
+        }
+        errors.throwIfAny();
+        database.inTransaction(() -> {
+            if (!isEmpty()) {
+                throw new ConflictException("not-empty", "This bench has an enlarger, a lens and paper already.");
+            }
+            stores.add(new Enlarger(
+                    Ids.fresh(),
+                    "My enlarger",
+                    headWords(asked.head()),
+                    asked.lamp().name(),
+                    asked.head() == Head.COLOUR,
+                    USUAL_STRENGTH,
+                    USUAL_LAG_SECONDS,
+                    DEFAULT,
+                    USUAL_COLUMN_MM,
+                    DEFAULT));
+            stores.add(new Lens(Ids.fresh(), "50 mm lens", 50, 2.8, 16, 2, 43.5));
+            stores.add(new Lens(Ids.fresh(), "80 mm lens", 80, 4, 22, 2, 80));
+            stores.add(new Lens(Ids.fresh(), "150 mm lens", 150, 5.6, 32, 2, 160));
+            if (asked.papers() != Papers.COLOUR) {
+                stores.add(paper("Variable-contrast paper", Monochrome.ID));
+            }
+            if (asked.papers() != Papers.MONOCHROME) {
+                stores.add(paper("Colour paper", Colour.ID));
+            }
+        });
+        return stores();
+    }
+
+    private static void require(FieldErrors errors, String pointer, Object given) {
+        if (given == null) {
+            errors.add(pointer, "E_SHAPE", "Choose one of these.");
+        }
+    }
+
+    private static String headWords(Head head) {
+        return switch (head) {
+            case CONDENSER -> "Condenser";
+            case DIFFUSION -> "Diffusion head";
+            case COLOUR -> "Dichroic head";
+        };
+    }
+
+    private static Paper paper(String name, String kind) {
+        return new Paper(Ids.fresh(), name, kind, "RC", 254, 203, "first box", USUAL_BOX, USUAL_BOX, 3, null);
+    }
+
+    private List<PaperView> papers() {
+        return stores.papers().stream().map(BenchService::view).toList();
+    }
+
+    private static EnlargerView view(Enlarger e) {
+        return new EnlargerView(
+                e.id(),
+                e.name(),
+                e.head(),
+                e.lamp(),
+                e.dials(),
+                e.lagSeconds(),
+                e.lagSource(),
+                e.columnMm(),
+                e.columnSource());
+    }
+
+    private static PaperView view(Paper p) {
+        return new PaperView(
+                p.id(),
+                p.name(),
+                p.kind(),
+                p.base(),
+                p.batch(),
+                p.widthMm(),
+                p.heightMm(),
+                p.sheetsInBox(),
+                p.sheetsLeft(),
+                p.reserveSheets());
+    }
+
+    private static LensView view(Lens l) {
+        List<Double> marks = ApertureMark.ring(l.openMark(), l.smallestMark(), l.marksPerStop()).stream()
+                .map(ApertureMark::engraved)
+                .toList();
+        return new LensView(l.id(), l.name(), l.focalMm(), l.coversMm(), l.marksPerStop(), marks);
+    }
+
+    private static BathView view(Bath b) {
+        double left = Math.max(0, b.capacityM2() - b.usedM2());
+        return new BathView(
+                b.id(),
+                b.name(),
+                b.process(),
+                b.mixedAt(),
+                b.capacityM2(),
+                b.usedM2(),
+                b.usedM2() / b.capacityM2(),
+                (int) Math.floor(BathCapacity.sheets8x10(left) + 1e-9));
+    }
+}

@@ -1,0 +1,72 @@
+package keyslate.server.decide;
+
+import keyslate.server.decide.DecisionViews.Acceptance;
+import keyslate.server.decide.DecisionViews.Cast;
+import keyslate.server.decide.DecisionViews.ColourJudgement;
+import keyslate.server.decide.DecisionViews.ColourView;
+import keyslate.server.decide.DecisionViews.Judgement;
+import keyslate.server.decide.DecisionViews.Marks;
+import keyslate.server.decide.DecisionViews.Reading;
+import keyslate.server.decide.DecisionViews.VerdictView;
+import keyslate.server.decide.DecisionViews.Wishes;
+import keyslate.server.slate.SlateViews.SlateView;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Readings of strips, judgements of colour and of prints, acceptance. A proposal stores nothing. */
+@RestController
+class DecisionController {
+    private final DecisionService decisions;
+
+    DecisionController(DecisionService decisions) {
+        this.decisions = decisions;
+    }
+
+    @PostMapping("/api/sheets/{id}/readings/proposal")
+    VerdictView proposeReading(@PathVariable String id, @RequestBody Marks marks) {
+        return decisions.proposeReading(id, marks);
+    }
+
+    @PostMapping("/api/sheets/{id}/readings")
+    SlateView read(@PathVariable String id, @RequestBody Reading asked) {
+        return decisions.read(id, asked);
+    }
+
+    @PostMapping("/api/sheets/{id}/casts/proposal")
+    VerdictView proposeColour(@PathVariable String id, @RequestBody Cast cast) {
+        return decisions.proposeColour(id, cast);
+    }
+
+    @PostMapping("/api/sheets/{id}/casts")
+    SlateView judgeColour(@PathVariable String id, @RequestBody ColourJudgement asked) {
+        return decisions.judgeColour(id, asked);
+    }
+
+    @PostMapping("/api/sheets/{id}/judgements/proposal")
+    VerdictView proposeJudgement(@PathVariable String id, @RequestBody Wishes wishes) {
+        return decisions.proposeJudgement(id, wishes);
+    }
+
+    @PostMapping("/api/sheets/{id}/judgements")
+    SlateView judge(@PathVariable String id, @RequestBody Judgement asked) {
+        return decisions.judge(id, asked);
+    }
+
+    @PostMapping("/api/sheets/{id}/acceptance")
+    SlateView accept(@PathVariable String id, @RequestBody Acceptance asked) {
+        return decisions.accept(id, asked);
+    }
+
+    /** What all looks at the colour of a slate say together; nothing while there was none. */
+    @GetMapping("/api/slates/{id}/colour")
+    ResponseEntity<ColourView> colour(@PathVariable String id) {
+        return decisions
+                .colourOf(id)
+                .map(ResponseEntity::ok)
+                .orElseGet(() -> ResponseEntity.noContent().build());
+    }
+}

@@ -1,0 +1,377 @@
+package keyslate.server.decide;
+
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import keyslate.core.colour.CastEvidence.Estimate;
+import keyslate.core.colour.CastEvidence.Judged;
+import keyslate.core.exposure.CheckStrip;
+import keyslate.core.light.Light;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.server.Clocks;
+import keyslate.server.Ids;
+import keyslate.server.Show;
+import keyslate.server.decide.DecisionViews.Acceptance;
+import keyslate.server.decide.DecisionViews.Answer;
+import keyslate.server.decide.DecisionViews.Cast;
+import keyslate.server.decide.DecisionViews.ColourJudgement;
+import keyslate.server.decide.DecisionViews.ColourView;
+import keyslate.server.decide.DecisionViews.Judgement;
+import keyslate.server.decide.DecisionViews.LookedView;
+import keyslate.server.decide.DecisionViews.Marks;
+import keyslate.server.decide.DecisionViews.Reading;
+import keyslate.server.decide.DecisionViews.Taking;
+import keyslate.server.decide.DecisionViews.VerdictView;
+import keyslate.server.decide.DecisionViews.Wishes;
+import keyslate.server.recipe.RecipeEditor;
+import keyslate.server.rig.LightView;
+import keyslate.server.rig.Rig;
+import keyslate.server.rig.Rigs;
+import keyslate.server.sheet.SheetAssembler;
+import keyslate.server.sheet.SheetAssembler.OnCord;
+import keyslate.server.slate.SlateService;
+import keyslate.server.slate.SlateViews.SlateView;
+import keyslate.server.web.ConflictException;
+import keyslate.server.web.FieldErrors;
+import keyslate.server.web.NotFoundException;
+import keyslate.server.web.RefusedException;
+import keyslate.server.web.Texts;
+import keyslate.store.Database;
+import keyslate.store.json.Seen;
+import keyslate.store.negative.Frame;
+import keyslate.store.slate.Decision;
+import keyslate.store.slate.Recipe;
+import keyslate.store.slate.RecipeRepository;
+import keyslate.store.slate.Sheet;
+import keyslate.store.slate.SheetRepository;
+import keyslate.store.slate.Slate;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/** Readings of strips, judgements of colour and of prints, acceptance. A verdict can always be overruled; both stay on record. */
+@Service
+public class DecisionService {
+    private static final int LONGEST_REMARK = 400;
+
+    private final Database database;
+    private final SheetRepository sheets;
+    private final RecipeRepository recipes;
+    private final SlateService slates;
+    private final SheetAssembler cords;
+    private final Rigs rigs;
+    private final RecipeEditor editor;
+    private final Map<String, Adviser> advisers;
+    private final Clock clock;
+
+    DecisionService(
+            Database database,
+            SheetRepository sheets,
+            RecipeRepository recipes,
+            SlateService slates,
+            SheetAssembler cords,
+            Rigs rigs,
+            RecipeEditor editor,
+            List<Adviser> advisers,
+            Clock clock) {
+        this.database = database;
+        this.sheets = sheets;
+        this.recipes = recipes;
+        this.slates = slates;
+        this.cords = cords;
+        this.rigs = rigs;
+        this.editor = editor;
+        this.advisers = advisers.stream().collect(Collectors.toMap(Adviser::mediumId, Function.identity()));
+        this.clock = clock;
+    }
+
+    /** The verdict that these marks lead to; stores nothing. */
+    public VerdictView proposeReading(String sheetId, Marks marks) {
+        Hung strip = database.inSnapshot(() -> strip(sheetId));
+        return adviser(strip).reading(strip, marks);
+    }
+
+    /** The verdict that this look leads to, with the looks before it; stores nothing. */
+    public VerdictView proposeColour(String sheetId, Cast cast) {
+        CastAdvice.Look look = CastAdvice.look(cast);
+        return database.inSnapshot(() -> {
+            Hung sheet = colour(sheetId);
+            return CastAdvice.verdict(sheet, look, looks(sheet));
+        });
+    }
+
+    /** The verdict that these wishes lead to; stores nothing. */
+    public VerdictView proposeJudgement(String sheetId, Wishes wishes) {
+        Hung print = database.inSnapshot(() -> print(sheetId));
+        return adviser(print).judgement(print, wishes);
+    }
+
+    public SlateView read(String sheetId, Reading asked) {
+        Marks marks = required("/marks", asked.marks());
+        return decide(sheetId, required("/taking", asked.taking()), () -> {
+            Hung strip = strip(sheetId);
+            VerdictView verdict = adviser(strip).reading(strip, marks);
+            Optional<CheckStrip> check =
+                    asked.taking().answer() == Answer.CHECK ? adviser(strip).check(strip, marks) : Optional.empty();
+            return new Decided(strip, Decision.READING, "read", adviser(strip).seen(marks), verdict, check);
+        });
+    }
+
+    public SlateView judgeColour(String sheetId, ColourJudgement asked) {
+        CastAdvice.Look look = CastAdvice.look(required("/cast", asked.cast()));
+        return decide(sheetId, required("/taking", asked.taking()), () -> {
+            Hung sheet = colour(sheetId);
+            VerdictView verdict = CastAdvice.verdict(sheet, look, looks(sheet));
+            return new Decided(sheet, Decision.CAST, "judged", look.seen(), verdict, Optional.empty());
+        });
+    }
+
+    public SlateView judge(String sheetId, Judgement asked) {
+        Wishes wishes = required("/wishes", asked.wishes());
+        return decide(sheetId, required("/taking", asked.taking()), () -> {
+            Hung print = print(sheetId);
+            VerdictView verdict = adviser(print).judgement(print, wishes);
+            Seen seen = Seen.wishes(wishes.darkerStops(), wishes.harderGrades());
+            return new Decided(print, Decision.JUDGEMENT, "judged", seen, verdict, Optional.empty());
+        });
+    }
+
+    public SlateView accept(String sheetId, Acceptance asked) {
+        String remark = remark("/remark", asked.remark());
+        Sheet sheet = sheet(sheetId);
+        return slates.changeWhole(sheet.slateId(), asked.version(), (slate, frame) -> {
+            Hung print = print(sheetId);
+            sheets.add(new Decision(
+                    Ids.fresh(),
+                    slate.id(),
+                    sheetId,
+                    Decision.ACCEPTANCE,
+                    Clocks.now(clock),
+                    Seen.NOTHING,
+                    remark,
+                    print.view().label() + " is accepted.",
+                    "",
+                    null,
+                    null,
+                    false,
+                    print.before().light().notation(),
+                    print.before().base().inSeconds()));
+            return slate.with(slate.recipeId(), slate.redoId(), sheetId, Clocks.now(clock));
+        });
+    }
+
+    /** What all looks at the colour of a slate say so far. */
+    public Optional<ColourView> colourOf(String slateId) {
+        return database.inSnapshot(() -> {
+            Slate slate = slates.find(slateId);
+            Rig now = rigs.of(recipes.get(slate.recipeId()));
+            List<LookedView> looks = new ArrayList<>();
+            List<Judged> judged = new ArrayList<>();
+            for (OnCord sheet : cords.cord(slateId, now)) {
+                for (Decision d : sheet.exposed().decisions()) {
+                    if (Decision.CAST.equals(d.kind()) && samePaper(sheet, now)) {
+                        judged.add(judged(sheet, d));
+                        looks.add(new LookedView(
+                                sheet.view().id(),
+                                sheet.view().light(),
+                                d.seen().magentaPoints(),
+                                d.seen().yellowPoints()));
+                    }
+                }
+            }
+            Optional<Estimate> together = CastAdvice.together(judged);
+            return together.map(e ->
+                    new ColourView(looks, LightView.of(Light.dials(e.pack())), e.uncertaintyPoints(), e.isSettled()));
+        });
+    }
+
+    /** A verdict with what it was made from. */
+    private record Decided(
+            Hung sheet, String kind, String source, Seen seen, VerdictView verdict, Optional<CheckStrip> check) {}
+
+    private interface Deciding {
+        Decided decide();
+    }
+
+    /** Computes the verdict anew inside the transaction, takes what is answered, and lets the recipe stand. */
+    private SlateView decide(String sheetId, Taking taking, Deciding deciding) {
+        if (taking.answer() == null) {
+            throw RefusedException.of("/taking/answer", "E_SHAPE", "Say what becomes of the verdict.");
+        }
+        String remark = remark("/taking/remark", taking.remark());
+        Sheet sheet = sheet(sheetId);
+        return slates.changeWhole(sheet.slateId(), taking.version(), (slate, frame) -> {
+            Decided decided = deciding.decide();
+            Taken taken = taken(decided, taking);
+            Decision decision = record(decided, remark, taken);
+            sheets.add(decision);
+            return stand(slate, frame, decided, decision, taken);
+        });
+    }
+
+    private Slate stand(Slate slate, Frame frame, Decided decided, Decision decision, Taken taken) {
+        String because = decided.sheet().view().label() + ": " + decision.headline()
+                + (taken.overruled()
+                        ? " Overruled: " + taken.light().notation() + ", "
+                                + Show.seconds(taken.time().inSeconds()) + "."
+                        : "");
+        Recipe next = editor.take(
+                recipes.get(slate.recipeId()),
+                frame,
+                taken.light(),
+                taken.time(),
+                taken.check(),
+                decided.source(),
+                because);
+        Slate stands = slates.stand(slate, next);
+        // A print that was accepted before is not the last word any more.
+        return stands.with(stands.recipeId(), null, null, stands.touchedAt());
+    }
+
+    /** What becomes of a verdict: light and time, whether it was overruled, and the check strip to plan. */
+    private record Taken(Light light, ExposureTime time, boolean overruled, Optional<CheckStrip> check) {}
+
+    private Taken taken(Decided decided, Taking taking) {
+        VerdictView verdict = decided.verdict();
+        Light proposed = Light.of(verdict.light().notation());
+        ExposureTime time = ExposureTime.ofSeconds(verdict.seconds());
+        Light stood = decided.sheet().before().light();
+        return switch (taking.answer()) {
+            case PROPOSED -> new Taken(proposed, time, false, Optional.empty());
+            case CHECK ->
+                new Taken(
+                        proposed,
+                        time,
+                        false,
+                        Optional.of(decided.check()
+                                .orElseThrow(() -> RefusedException.of(
+                                        "/taking/answer",
+                                        "E_SHAPE",
+                                        "This reading is sure enough; a check strip would tell nothing new."))));
+            case KEEP_LIGHT ->
+                new Taken(
+                        stood,
+                        ExposureTime.ofSeconds(verdict.keepSeconds()),
+                        !proposed.equals(stood),
+                        Optional.empty());
+            case OWN -> own(decided.sheet().now(), taking);
+        };
+    }
+
+    private static Taken own(Rig now, Taking taking) {
+        FieldErrors errors = new FieldErrors();
+        Light light = errors.check(
+                "/taking/light",
+                now.light(),
+                () -> now.medium().core().read(taking.light() == null ? "" : taking.light()));
+        ExposureTime time = errors.check(
+                "/taking/seconds",
+                now.base(),
+                () -> ExposureTime.ofSeconds(taking.seconds() == null ? Double.NaN : taking.seconds()));
+        errors.throwIfAny();
+        return new Taken(light, time, true, Optional.empty());
+    }
+
+    private Decision record(Decided decided, String remark, Taken taken) {
+        VerdictView verdict = decided.verdict();
+        return new Decision(
+                Ids.fresh(),
+                decided.sheet().sheet().exposed().sheet().slateId(),
+                decided.sheet().id(),
+                decided.kind(),
+                Clocks.now(clock),
+                decided.seen(),
+                remark,
+                verdict.headline(),
+                verdict.why(),
+                verdict.light().notation(),
+                verdict.seconds(),
+                taken.overruled(),
+                taken.light().notation(),
+                taken.time().inSeconds());
+    }
+
+    private static String remark(String pointer, @Nullable String remark) {
+        FieldErrors errors = new FieldErrors();
+        String text = Texts.checked(errors, pointer, remark, 0, LONGEST_REMARK);
+        errors.throwIfAny();
+        return text;
+    }
+
+    private static <T> T required(String pointer, @Nullable T given) {
+        if (given == null) {
+            throw RefusedException.of(pointer, "E_SHAPE", "This is missing.");
+        }
+        return given;
+    }
+
+    private Adviser adviser(Hung hung) {
+        return advisers.get(hung.before().medium().id());
+    }
+
+    /** The looks at this slate's sheets on the same box of paper, the oldest first. */
+    private List<Judged> looks(Hung sheet) {
+        List<Judged> looks = new ArrayList<>();
+        for (OnCord other : cords.cord(sheet.sheet().exposed().sheet().slateId(), sheet.now())) {
+            if (samePaper(other, sheet.before())) {
+                other.exposed().decisions().stream()
+                        .filter(d -> Decision.CAST.equals(d.kind()))
+                        .forEach(d -> looks.add(judged(other, d)));
+            }
+        }
+        return looks;
+    }
+
+    private static boolean samePaper(OnCord sheet, Rig rig) {
+        return sheet.rig().paper().id().equals(rig.paper().id());
+    }
+
+    private static Judged judged(OnCord sheet, Decision d) {
+        return new Judged(
+                sheet.rig().light().toPack(), d.seen().magentaPoints(), d.seen().yellowPoints());
+    }
+
+    private Sheet sheet(String id) {
+        return sheets.find(id).orElseThrow(NotFoundException.of("sheet"));
+    }
+
+    private Hung strip(String id) {
+        Hung sheet = hung(id);
+        return fitting(sheet, !sheet.view().patches().isEmpty());
+    }
+
+    private Hung print(String id) {
+        Hung sheet = hung(id);
+        return fitting(sheet, sheet.view().patches().isEmpty());
+    }
+
+    /** A sheet whose colour can be judged. */
+    private Hung colour(String id) {
+        Hung sheet = hung(id);
+        return fitting(sheet, !sheet.before().light().points().isEmpty());
+    }
+
+    private static Hung fitting(Hung sheet, boolean fits) {
+        if (!fits) {
+            throw new ConflictException("wrong-kind", "A sheet of this kind cannot be read or judged in this way.");
+        }
+        return sheet;
+    }
+
+    private Hung hung(String id) {
+        Sheet sheet = sheet(id);
+        if (!sheet.isHung()) {
+            throw new ConflictException("not-hung", "Only a sheet that hangs on the cord can be read or judged.");
+        }
+        Slate slate = slates.find(sheet.slateId());
+        Rig now = rigs.of(recipes.get(slate.recipeId()));
+        OnCord on = cords.cord(sheet.slateId(), now).stream()
+                .filter(s -> s.view().id().equals(id))
+                .findFirst()
+                .orElseThrow();
+        return new Hung(on, now);
+    }
+}

@@ -1,0 +1,97 @@
+package keyslate.server.decide;
+
+import java.util.List;
+import keyslate.core.colour.Hue;
+import keyslate.server.rig.LightView;
+import org.jspecify.annotations.Nullable;
+
+/** Verdicts and what is done with them. Positive stops = more light, a darker print; positive grades = harder. */
+public final class DecisionViews {
+    private DecisionViews() {}
+
+    /** One verdict: what to do, why, what it rests on, what would be set. */
+    public record VerdictView(
+            String headline,
+            String why,
+            List<String> restsOn,
+            LightView light,
+            double seconds,
+            double keepSeconds,
+            double uncertaintyStops,
+            @Nullable CheckView check) {}
+
+    /** The strip that would settle what a reading leaves open: so many patches about the proposed time, and why. */
+    public record CheckView(double stepStops, int patches, String why) {}
+
+    /**
+     * Marks on a strip, in patches from the first (0), halves between two: where the whites hold and the first true black, or on colour paper the
+     * right density.
+     */
+    public record Marks(
+            @Nullable Double whitesAt,
+            @Nullable Double blacksAt,
+            @Nullable Double rightAt) {}
+
+    /** How a cast was seen. */
+    public enum CastWay {
+        VIEWING_FILTER,
+        BY_NAME
+    }
+
+    /**
+     * A cast as it was seen.
+     *
+     * @param hue the viewing filter through which the print looks right, or the cast by its name; none = neutral
+     * @param points strength of the filter, or of the cast in points of a viewing filter, 0 to 60
+     * @param factor how much a point of the viewing kit moves the pack, 0.2 to 1; half when left out
+     * @param densityStops how much more light the print needs, negative = less
+     */
+    public record Cast(
+            @Nullable CastWay way,
+            @Nullable Hue hue,
+            @Nullable Double points,
+            @Nullable Double factor,
+            @Nullable Double densityStops) {}
+
+    /** How the next print should differ. */
+    public record Wishes(
+            @Nullable Double darkerStops, @Nullable Double harderGrades) {}
+
+    /** What becomes of a verdict. */
+    public enum Answer {
+        /** It is taken. */
+        PROPOSED,
+        /** It is taken, and the check strip is planned. */
+        CHECK,
+        /** Its time is taken, with the light that was. */
+        KEEP_LIGHT,
+        /** Something else is set: light and seconds. */
+        OWN
+    }
+
+    /** An answer to a verdict; light and seconds of one's own. */
+    public record Taking(
+            long version,
+            @Nullable Answer answer,
+            @Nullable String light,
+            @Nullable Double seconds,
+            @Nullable String remark) {}
+
+    /** A reading with its answer. */
+    public record Reading(Marks marks, Taking taking) {}
+
+    /** A judgement of colour with its answer. */
+    public record ColourJudgement(Cast cast, Taking taking) {}
+
+    /** A judgement of a print with its answer. */
+    public record Judgement(Wishes wishes, Taking taking) {}
+
+    /** The print is the one. */
+    public record Acceptance(long version, @Nullable String remark) {}
+
+    /** What all looks at the colour of a slate say so far, for the rose. */
+    public record ColourView(List<LookedView> looks, LightView neutral, double uncertaintyPoints, boolean settled) {}
+
+    /** A look: at which sheet, with which pack, and the cast that was seen in points of a viewing filter. */
+    public record LookedView(String sheetId, LightView light, double magentaPoints, double yellowPoints) {}
+}

@@ -1,0 +1,50 @@
+package keyslate.server.decide;
+
+import java.util.Objects;
+import keyslate.core.exposure.ApertureTrade;
+import keyslate.core.exposure.PatchPick;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Magnification;
+import keyslate.core.size.SizeChange;
+import keyslate.server.rig.Rig;
+import keyslate.server.sheet.SheetAssembler.OnCord;
+import keyslate.server.sheet.SheetViews.SheetView;
+
+/**
+ * A sheet that hangs, with the rig that stood for it and the one that stands now.
+ *
+ * @param sheet as it hangs
+ * @param now what stands for the next sheet
+ */
+record Hung(OnCord sheet, Rig now) {
+    SheetView view() {
+        return sheet.view();
+    }
+
+    Rig before() {
+        return sheet.rig();
+    }
+
+    String id() {
+        return view().id();
+    }
+
+    /** The time that was right on the sheet: on a strip that was read the one that was marked, else what it was exposed with. */
+    ExposureTime time() {
+        return sheet.exposed().decisions().stream()
+                .map(d -> d.seen().rightAt())
+                .filter(Objects::nonNull)
+                .reduce((first, last) -> last)
+                .map(at -> PatchPick.ofPosition(at).timeOn(Readings.totals(this)))
+                .orElseGet(() -> before().base());
+    }
+
+    /** A time that was right on the sheet, at the size (SIZ-02) and the opening (EXP-06) that stand now. */
+    ExposureTime carried(ExposureTime time) {
+        double size = SizeChange.timeFactor(Magnification.of(view().magnification()), now.magnification(), 1);
+        return ApertureTrade.timeAt(
+                time.times(size),
+                before().aperture().trueNumber(),
+                now.aperture().trueNumber());
+    }
+}

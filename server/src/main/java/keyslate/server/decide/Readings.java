@@ -1,0 +1,55 @@
+package keyslate.server.decide;
+
+import java.util.List;
+import java.util.Optional;
+import keyslate.core.exposure.CheckStrip;
+import keyslate.core.exposure.PatchPick;
+import keyslate.core.quantity.Check;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.server.Show;
+import keyslate.server.decide.DecisionViews.CheckView;
+import keyslate.server.web.FieldErrors;
+import org.jspecify.annotations.Nullable;
+
+/** What the advisers of all kinds of paper share. */
+final class Readings {
+    private static final double SHORTEST_TOTAL_SECONDS = 0.001;
+    private static final double MOST_STOPS = 5;
+
+    private Readings() {}
+
+    /** What each patch of a strip really received. */
+    static List<ExposureTime> totals(Hung strip) {
+        return strip.view().patches().stream()
+                .map(p -> ExposureTime.ofSeconds(Math.max(SHORTEST_TOTAL_SECONDS, p.givenSeconds())))
+                .toList();
+    }
+
+    /** A mark, or nothing and an error of its field when it lies off the strip. */
+    static Optional<PatchPick> mark(
+            FieldErrors errors, String pointer, @Nullable Double at, List<ExposureTime> totals) {
+        if (at == null) {
+            return Optional.empty();
+        }
+        return errors.check(pointer, Optional.empty(), () -> {
+            PatchPick pick = PatchPick.ofPosition(at);
+            pick.timeOn(totals);
+            return Optional.of(pick);
+        });
+    }
+
+    static double stops(FieldErrors errors, String pointer, @Nullable Double stops) {
+        return errors.check(
+                pointer,
+                0.0,
+                () -> Check.within("change", stops == null ? 0 : stops, -MOST_STOPS, MOST_STOPS, "stops"));
+    }
+
+    static CheckView check(CheckStrip strip) {
+        return new CheckView(
+                strip.step().inStops(),
+                strip.patches(),
+                "The reading leaves more open than a print shows. A check strip is worth its paper: " + strip.patches()
+                        + " patches, " + Show.stopsApart(strip.step()) + " apart (EXP-29).");
+    }
+}

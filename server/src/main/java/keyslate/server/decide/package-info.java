@@ -1,0 +1,2 @@
+/** Verdicts and decisions: reading a strip, judging colour, judging a print, accepting it. */
+package keyslate.server.decide;

@@ -1,2 +1,0 @@
-/** Judging a print and the next recipe. */
-package keyslate.server.judge;

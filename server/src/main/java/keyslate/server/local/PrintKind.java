@@ -1,0 +1,207 @@
+package keyslate.server.local;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import keyslate.core.darkroom.Negative;
+import keyslate.core.exposure.ApertureMark;
+import keyslate.core.exposure.ApertureTrade;
+import keyslate.core.light.Light;
+import keyslate.core.local.HandLimits;
+import keyslate.core.local.LocalChange;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.FNumber;
+import keyslate.core.quantity.QuantityException;
+import keyslate.core.quantity.Stops;
+import keyslate.core.script.BaseExposure;
+import keyslate.core.script.ExposureStep;
+import keyslate.core.script.LocalWork;
+import keyslate.core.script.PrintScript;
+import keyslate.server.Show;
+import keyslate.server.local.LocalViews.AreaTimeView;
+import keyslate.server.local.LocalViews.AreaView;
+import keyslate.server.local.LocalViews.LocalView;
+import keyslate.server.local.LocalViews.StopDownView;
+import keyslate.server.rig.Rig;
+import keyslate.server.sheet.SheetKind;
+import keyslate.server.sheet.SheetPlan;
+import keyslate.server.sheet.SheetViews.NextStepView;
+import keyslate.server.sheet.SheetViews.SheetView;
+import keyslate.server.sheet.StepWords;
+import keyslate.store.slate.Recipe;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** A whole sheet: the base with its holds, then the burns. */
+@Component
+public class PrintKind implements SheetKind {
+    public static final String ID = "PRINT";
+
+    @Override
+    public String id() {
+        return ID;
+    }
+
+    @Override
+    public String name() {
+        return "Work print";
+    }
+
+    @Override
+    public String station() {
+        return "print";
+    }
+
+    @Override
+    public String lookedAtStation() {
+        return "judge";
+    }
+
+    @Override
+    public SheetPlan plan(Rig rig, Optional<Negative> small) {
+        return new SheetPlan(rig.crop(), script(rig), 1);
+    }
+
+    @Override
+    public String summary(Rig rig, SheetView sheet) {
+        return Show.seconds(sheet.baseSeconds()) + ", " + sheet.light().notation();
+    }
+
+    @Override
+    public NextStepView next(Rig standing, SheetView last) {
+        String label = last.label().toLowerCase(Locale.ROOT);
+        if (!isDecided(standing.recipe(), last)) {
+            return new NextStepView(
+                    lookedAtStation(),
+                    "Judge " + label + ".",
+                    "Lay it beside the sheet before it, in the light it will hang in.",
+                    "Go to Judge");
+        }
+        return new NextStepView(
+                station(),
+                "Expose the next print: " + standing.light().notation() + ", "
+                        + Show.seconds(standing.base().inSeconds()) + ".",
+                standing.recipe().local().areas().isEmpty()
+                        ? "Changed since " + label + "."
+                        : inWords(standing.recipe().local()),
+                "Go to Print");
+    }
+
+    /** "1 held back, 2 burned. Everything else holds." */
+    public static String inWords(Recipe.Local local) {
+        long held = local.areas().stream().filter(a -> a.change().isHold()).count();
+        long burned = local.areas().stream().filter(a -> a.change().isBurn()).count();
+        return held + " held back, " + burned + " burned. Everything else holds.";
+    }
+
+    /** The script of the recipe; refused when the holds do not fit. */
+    public static List<ExposureStep> script(Rig rig) {
+        return PrintScript.plan(
+                rig.recipe().base().exposure(), rig.recipe().local().toWork(), scriptRig(rig));
+    }
+
+    /** The base alone. */
+    public static List<ExposureStep> straight(Rig rig) {
+        return PrintScript.plan(rig.recipe().base().exposure(), LocalWork.none(), scriptRig(rig));
+    }
+
+    private static PrintScript.Rig scriptRig(Rig rig) {
+        return new PrintScript.Rig(
+                rig.recipe().setup().apertureMark(), rig.timer(), rig.lag(), (area, base) -> factor(rig, area, base));
+    }
+
+    private static double factor(Rig rig, LocalWork.Area area, BaseExposure.Part base) {
+        return rig.medium()
+                .core()
+                .burnFactor(
+                        base.light(),
+                        base.time(),
+                        area.change().change(),
+                        area.light().orElse(base.light()));
+    }
+
+    /** The local plan as the page shows it. */
+    public LocalView view(Rig rig) {
+        Recipe.Local local = rig.recipe().local();
+        List<AreaView> areas = local.areas().stream().map(AreaView::of).toList();
+        List<AreaTimeView> times = local.areas().stream().map(a -> time(rig, a)).toList();
+        List<ExposureStep> steps = new ArrayList<>();
+        String problem = null;
+        try {
+            steps.addAll(script(rig));
+        } catch (QuantityException e) {
+            problem = Show.sentence(e.getMessage());
+        }
+        double total = steps.stream().mapToDouble(ExposureStep::totalSetSeconds).sum();
+        return new LocalView(
+                areas,
+                local.way().name(),
+                times,
+                StepWords.of(steps, local, rig.lag()),
+                Math.rint(total * 10) / 10,
+                problem,
+                stopDown(rig));
+    }
+
+    private static AreaTimeView time(Rig rig, Recipe.Area area) {
+        LocalChange change = area.change();
+        double seconds = change.secondsOn(rig.base());
+        String note = "";
+        boolean workable = true;
+        if (change.isHold()) {
+            HandLimits.Feasibility found =
+                    HandLimits.DEFAULT.check(rig.base(), change, rig.lens().marksPerStop());
+            workable = found.longEnough() && found.fractionFits();
+            if (!found.longEnough()) {
+                note = "too short for a hand";
+            } else if (!found.fractionFits()) {
+                note = "over 80 % of the base";
+            }
+        } else if (change.isBurn() && area.light().isPresent()) {
+            Light light = area.light().get();
+            double factor = rig.medium().core().burnFactor(rig.light(), rig.base(), change.change(), light);
+            seconds *= factor;
+            note = "through " + light.notation() + ", " + Show.factor(factor) + " × the seconds for a mid tone";
+        }
+        return new AreaTimeView(area.key(), change.change().inStops(), seconds, change.toPercent(), workable, note);
+    }
+
+    private static @Nullable StopDownView stopDown(Rig rig) {
+        int marks = rig.lens().marksPerStop();
+        List<LocalChange> holds = rig.recipe().local().areas().stream()
+                .map(Recipe.Area::change)
+                .filter(LocalChange::isHold)
+                .toList();
+        Stops most = holds.stream()
+                .map(h -> HandLimits.DEFAULT.check(rig.base(), h, marks).stopDown())
+                .max(Stops::compareTo)
+                .orElse(Stops.ZERO);
+        if (most.inStops() <= 0) {
+            return null;
+        }
+        FNumber now = rig.aperture().trueNumber();
+        double smallest = ApertureMark.ofEngraved(rig.lens().smallestMark(), marks)
+                .trueNumber()
+                .inFStops();
+        double wanted = Math.min(smallest, now.inFStops() * Math.sqrt(most.toFactor()));
+        ApertureMark mark = ApertureMark.nearest(FNumber.of(wanted), marks);
+        if (mark.trueNumber().inFStops() <= now.inFStops() * 1.01) {
+            return null;
+        }
+        ExposureTime base;
+        try {
+            base = ApertureTrade.timeAt(rig.base(), now, mark.trueNumber());
+        } catch (QuantityException e) {
+            return null;
+        }
+        double shortest =
+                holds.stream().mapToDouble(h -> -h.secondsOn(base)).min().orElse(0);
+        return new StopDownView(
+                "A hold is too short for a hand.",
+                "Stop down to " + Show.aperture(mark.engraved()) + ": the base becomes "
+                        + Show.seconds(base.inSeconds()) + " and the shortest hold " + Show.seconds(shortest) + ".",
+                mark.engraved(),
+                base.inSeconds());
+    }
+}

@@ -1,0 +1,82 @@
+package keyslate.server.medium;
+
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import keyslate.core.colour.FilterSet;
+import keyslate.core.contrast.GradeFilter;
+import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.light.Light;
+import keyslate.core.medium.Colour;
+import keyslate.core.medium.Monochrome;
+import keyslate.server.medium.MediumPart.Mark;
+import keyslate.server.medium.MediumPart.Station;
+import org.springframework.stereotype.Component;
+
+/** The kinds of paper there are. A new one is one more line here, its medium in the core and its reader of strips. */
+@Component
+public class Media {
+    private static final Station CHOOSE = new Station("1", "choose", "Choose", "dry");
+    private static final Station SET_UP = new Station("2", "setup", "Set up", "dry");
+    private static final Station TEST = new Station("3", "test", "Test", "dark");
+    private static final Station COLOUR = new Station("4", "colour", "Colour", "dark");
+    private static final Station SHAPE = new Station("5", "shape", "Shape", "dark");
+    private static final Station PRINT = new Station("6", "print", "Print", "wet");
+    private static final Station JUDGE = new Station("8", "judge", "Judge", "light");
+    private static final Station KEEP = new Station("9", "keep", "Keep", "light");
+
+    private static final Mark WHITES =
+            new Mark("whitesAt", "w", "Whites hold at", "whites hold", "the patch where the whites just hold", false);
+    private static final Mark BLACKS =
+            new Mark("blacksAt", "k", "First true black at", "first black", "the first true black", true);
+    private static final Mark RIGHT = new Mark(
+            "rightAt",
+            "d",
+            "Right density at",
+            "right density",
+            "the patch with the right density, whatever its colour",
+            false);
+
+    private final Map<String, MediumPart> parts;
+
+    Media(VariableContrastPaper paper) {
+        this.parts = Stream.of(
+                        new MediumPart(
+                                new Monochrome(paper),
+                                List.of(CHOOSE, SET_UP, TEST, SHAPE, PRINT, JUDGE, KEEP),
+                                MediumPart.SAFELIGHT,
+                                "Filter",
+                                Arrays.stream(GradeFilter.values())
+                                        .map(Light::filter)
+                                        .map(Light::notation)
+                                        .toList(),
+                                List.of(WHITES, BLACKS),
+                                true),
+                        new MediumPart(
+                                new Colour(FilterSet.DICHROIC),
+                                List.of(CHOOSE, SET_UP, TEST, COLOUR, SHAPE, PRINT, JUDGE, KEEP),
+                                MediumPart.BLACKOUT,
+                                "Filter pack",
+                                List.of(),
+                                List.of(RIGHT),
+                                false))
+                .collect(Collectors.toMap(MediumPart::id, Function.identity()));
+    }
+
+    /** The kind of a paper, by its name in the store. */
+    public MediumPart of(String kind) {
+        return parts.get(kind);
+    }
+
+    public Collection<MediumPart> all() {
+        return parts.values();
+    }
+
+    public boolean knows(String kind) {
+        return parts.containsKey(kind);
+    }
+}

@@ -1,0 +1,61 @@
+package keyslate.server.medium;
+
+import java.util.List;
+import keyslate.core.medium.Medium;
+
+/**
+ * One kind of paper: what the core computes, and how the application speaks of it and leads through it.
+ *
+ * @param stations of its slates, in working order
+ * @param room in which its paper is exposed: SAFELIGHT or BLACKOUT
+ * @param lightName what stands in the beam, in a word
+ * @param lights the lights to choose from, where they are few
+ * @param marks asked for on a strip, in the order they are looked for
+ * @param choosesContrast whether a print can be asked to be harder or flatter
+ */
+public record MediumPart(
+        Medium core,
+        List<Station> stations,
+        String room,
+        String lightName,
+        List<String> lights,
+        List<Mark> marks,
+        boolean choosesContrast) {
+    /** Monochrome paper may lie under a safelight. */
+    public static final String SAFELIGHT = "SAFELIGHT";
+    /** Colour paper may not lie under any. */
+    public static final String BLACKOUT = "BLACKOUT";
+
+    /**
+     * A station of the work.
+     *
+     * @param key that goes there
+     * @param group dry, dark, wet or light
+     */
+    public record Station(String key, String path, String name, String group) {}
+
+    /**
+     * A mark on a strip.
+     *
+     * @param field of a reading that it fills
+     * @param key that takes it up
+     * @param asks what is looked for, as the page asks for it
+     * @param black whether it is not asked for where no black is wanted
+     */
+    public record Mark(String field, String key, String label, String flag, String asks, boolean black) {}
+
+    public MediumPart {
+        stations = List.copyOf(stations);
+        lights = List.copyOf(lights);
+        marks = List.copyOf(marks);
+    }
+
+    /** The marks that are asked for, with or without those of a black. */
+    public List<Mark> marksFor(boolean blackWanted) {
+        return marks.stream().filter(m -> blackWanted || !m.black()).toList();
+    }
+
+    public String id() {
+        return core.id();
+    }
+}

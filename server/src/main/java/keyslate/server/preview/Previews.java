@@ -1,0 +1,105 @@
+package keyslate.server.preview;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import keyslate.core.darkroom.Look;
+import keyslate.core.darkroom.Negative;
+import keyslate.core.darkroom.PrintModel;
+import keyslate.core.darkroom.Reach;
+import keyslate.core.darkroom.SheetLight;
+import keyslate.core.quantity.QuantityException;
+import keyslate.core.script.ExposureStep;
+import keyslate.core.script.Part;
+import keyslate.server.local.PrintKind;
+import keyslate.server.rig.Rig;
+import keyslate.server.sheet.SheetAssembler.OnCord;
+import keyslate.store.slate.Recipe;
+import keyslate.store.slate.Scan;
+import org.springframework.stereotype.Component;
+import org.springframework.util.DigestUtils;
+
+/** What the next sheet should look like: computed from the scan, never a measurement, and anchored on one where possible. */
+@Component
+public class Previews {
+    /**
+     * What a preview rests on.
+     *
+     * @param measured whether a scan of a sheet told how the paper acts
+     * @param offsets of the paper, stops, as {@link PrintModel#match} learned them
+     */
+    public record Basis(boolean measured, String text, List<Double> offsets) {}
+
+    /** The last sheet of the cord on the same paper whose picture told how it acts. */
+    public Basis basis(Rig rig, List<OnCord> cord) {
+        OnCord told = null;
+        for (OnCord sheet : cord) {
+            boolean tells =
+                    sheet.exposed().scan().map(s -> !s.offsets().isEmpty()).orElse(false);
+            if (tells && sheet.rig().paper().id().equals(rig.paper().id())) {
+                told = sheet;
+            }
+        }
+        if (told == null) {
+            return new Basis(
+                    false,
+                    "Computed from the scan with an assumed paper speed: may be a stop off.",
+                    PrintModel.AS_LABELLED);
+        }
+        Scan scan = told.exposed().scan().orElseThrow();
+        String label = told.view().label();
+        return new Basis(
+                true,
+                "Computed from the scan, set to the tone of " + Character.toLowerCase(label.charAt(0))
+                        + label.substring(1) + ".",
+                scan.offsets());
+    }
+
+    /** Names what a preview shows: light, times, crop, areas and paper; the same key, the same picture. */
+    public String key(Rig rig, Basis basis) {
+        Recipe recipe = rig.recipe();
+        String shown = String.join(
+                "|",
+                recipe.base().exposure().toString(),
+                recipe.local().toString(),
+                rig.crop().toString(),
+                Double.toString(rig.logPerSecond()),
+                Double.toString(rig.lag().inSeconds()),
+                rig.paper().id(),
+                basis.offsets().toString());
+        return DigestUtils.md5DigestAsHex(shown.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** The print of a rig, at most {@code side} pixels long. */
+    public Look look(Rig rig, Negative negative, Basis basis, boolean withLocalWork, int side) {
+        Part crop = rig.crop();
+        Negative part = negative.cropped(crop.left(), crop.top(), crop.width(), crop.height())
+                .reducedTo(side);
+        return rig.medium().core().model().look(part, rig.view(crop), light(rig, withLocalWork), basis.offsets());
+    }
+
+    private static SheetLight light(Rig rig, boolean withLocalWork) {
+        return SheetLight.planned(rig.logPerSecond(), steps(rig, withLocalWork), rig.lag(), areas(rig.recipe()));
+    }
+
+    private static List<ExposureStep> steps(Rig rig, boolean withLocalWork) {
+        if (withLocalWork) {
+            try {
+                return PrintKind.script(rig);
+            } catch (QuantityException e) {
+                // Holds that two hands cannot fit are shown without local work; the plan says why.
+            }
+        }
+        return PrintKind.straight(rig);
+    }
+
+    /** The areas of a recipe as the darkroom wants them, by key. */
+    public static Function<String, Reach.Area> areas(Recipe recipe) {
+        Map<String, Reach.Area> byKey = recipe.local().areas().stream()
+                .collect(Collectors.toMap(Recipe.Area::key, a -> new Reach.Area(a.shape(), a.softEdge())));
+        return key -> Optional.ofNullable(byKey.get(key)).orElseThrow();
+    }
+}

@@ -1,0 +1,123 @@
+package keyslate.server.recipe;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import keyslate.core.exposure.ApertureTrade;
+import keyslate.core.light.Light;
+import keyslate.core.quantity.Check;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Stops;
+import keyslate.core.script.BaseExposure;
+import keyslate.server.Show;
+import keyslate.server.recipe.RecipeChange.BaseChange;
+import keyslate.server.rig.Rig;
+import keyslate.store.slate.Recipe.Base;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The edit of the base exposure: one's own time, or the old one carried along with opening and light so that the print stays
+ * as dark. Times are kept exact; the timer rounds in the script.
+ */
+final class BaseEdit {
+    /** Nobody sets less. */
+    private static final double SHORTEST_SECONDS = 0.1;
+
+    private BaseEdit() {}
+
+    /**
+     * The base after the set-up has moved from {@code before} to {@code moved}.
+     *
+     * @param moved with the new set-up and still the old base
+     * @param beginning the light a kind of paper begins with
+     */
+    static Base of(Edit edit, Rig before, Rig moved, @Nullable BaseChange change, Function<Rig, Light> beginning) {
+        Base now = before.recipe().base();
+        Light light = light(edit, before, moved, change, beginning);
+        edit.sayIf(!light.equals(before.light()), before.light().notation() + " to " + light.notation());
+        ExposureTime own = change == null ? null : ownTime(edit, before.base(), change);
+        if (own != null) {
+            sayTime(edit, before.base(), own);
+            return new Base(BaseExposure.of(light, own), "own", "Your own time.");
+        }
+        Base carried = carried(before, moved, light);
+        sayTime(edit, before.base(), carried.exposure().main().time());
+        return carried.exposure().equals(now.exposure()) ? now : carried;
+    }
+
+    /** The light asked for; where the paper has become another kind, the light that kind begins with. */
+    private static Light light(
+            Edit edit, Rig before, Rig moved, @Nullable BaseChange change, Function<Rig, Light> beginning) {
+        Light standing = before.medium() == moved.medium() ? before.light() : beginning.apply(moved);
+        if (change == null || change.light() == null) {
+            return standing;
+        }
+        return edit.errors()
+                .check("/base/light", standing, () -> moved.medium().core().read(change.light()));
+    }
+
+    private static @Nullable ExposureTime ownTime(Edit edit, ExposureTime now, BaseChange change) {
+        long ways = Stream.of(change.seconds(), change.changeSeconds(), change.changeStops())
+                .filter(v -> v != null)
+                .count();
+        if (ways > 1) {
+            edit.errors()
+                    .add("/base/seconds", "E_SHAPE", "Give one of a time, a change in seconds and a change in stops.");
+            return null;
+        }
+        if (change.seconds() != null) {
+            return edit.errors().check("/base/seconds", now, () -> settable(change.seconds()));
+        }
+        if (change.changeSeconds() != null) {
+            return edit.errors()
+                    .check("/base/changeSeconds", now, () -> settable(now.inSeconds() + change.changeSeconds()));
+        }
+        if (change.changeStops() != null) {
+            return edit.errors()
+                    .check(
+                            "/base/changeStops",
+                            now,
+                            () -> settable(
+                                    now.plus(Stops.of(change.changeStops())).inSeconds()));
+        }
+        return null;
+    }
+
+    private static ExposureTime settable(double seconds) {
+        Check.positive("exposure time", seconds, "s");
+        return ExposureTime.ofSeconds(
+                Check.within("exposure time", seconds, SHORTEST_SECONDS, ExposureTime.LONGEST_SECONDS, "s"));
+    }
+
+    /** Opening and light take the time along; a plain default says nothing that could be carried. */
+    private static Base carried(Rig before, Rig moved, Light light) {
+        Base now = before.recipe().base();
+        if ("default".equals(now.source()) || before.medium() != moved.medium()) {
+            return new Base(BaseExposure.of(light, before.base()), now.source(), now.because());
+        }
+        List<String> because = new ArrayList<>();
+        ExposureTime time = before.base();
+        if (moved.recipe().setup().apertureMark() != before.recipe().setup().apertureMark()) {
+            time = ApertureTrade.timeAt(
+                    time, before.aperture().trueNumber(), moved.aperture().trueNumber());
+            because.add("same light at " + Show.aperture(moved.recipe().setup().apertureMark()));
+        }
+        if (!light.equals(before.light())) {
+            time = time.times(before.medium().core().timeFactor(before.light(), light));
+            because.add("as dark from " + before.light().notation() + " to " + light.notation());
+        }
+        return because.isEmpty()
+                ? now
+                : new Base(
+                        BaseExposure.of(light, time),
+                        now.source(),
+                        Show.seconds(before.base().inSeconds()) + " carried over, " + String.join(", ", because) + ".");
+    }
+
+    private static void sayTime(Edit edit, ExposureTime before, ExposureTime after) {
+        edit.sayIf(
+                !before.equals(after),
+                "time " + Show.seconds(before.inSeconds()) + " to " + Show.seconds(after.inSeconds()));
+    }
+}

@@ -1,0 +1,89 @@
+package keyslate.server.recipe;
+
+import java.util.List;
+import keyslate.server.local.LocalViews.AreaView;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * An edit of the standing recipe: only the sections and fields that are given change.
+ *
+ * @param version the one the page last saw; an older one is refused
+ */
+public record RecipeChange(
+        long version,
+        @Nullable NamingChange naming,
+        @Nullable SetupChange setup,
+        @Nullable BaseChange base,
+        @Nullable TestChange test,
+        @Nullable LocalEdit local) {
+    /** What the print is to be. */
+    public record NamingChange(
+            @Nullable String title,
+            @Nullable String intent,
+            @Nullable Boolean whiteWanted,
+            @Nullable Boolean blackWanted) {}
+
+    /** What stands on enlarger and easel; the time follows opening and size. */
+    public record SetupChange(
+            @Nullable String enlargerId,
+            @Nullable String lensId,
+            @Nullable Double apertureMark,
+            @Nullable String paperId,
+            @Nullable Double sheetWidthMm,
+            @Nullable Double sheetHeightMm,
+            @Nullable Double borderMm,
+            @Nullable String fit,
+            @Nullable Double cropPlace) {
+        /** Nothing but the opening. */
+        public static SetupChange aperture(double mark) {
+            return new SetupChange(null, null, mark, null, null, null, null, null, null);
+        }
+
+        /** Nothing but the paper. */
+        public static SetupChange paper(String id) {
+            return new SetupChange(null, null, null, id, null, null, null, null, null);
+        }
+    }
+
+    /**
+     * The base exposure: at most one of seconds, a change in seconds, a change in stops and the proposed starting time. A light alone takes
+     * the time along.
+     */
+    public record BaseChange(
+            @Nullable String light,
+            @Nullable Double seconds,
+            @Nullable Double changeSeconds,
+            @Nullable Double changeStops,
+            @Nullable Boolean takeStartingTime) {}
+
+    /** The plan of the test. */
+    public record TestChange(
+            @Nullable String series,
+            @Nullable Double centreSeconds,
+            @Nullable Boolean followsBase,
+            @Nullable Double stepStops,
+            @Nullable Double stepSeconds,
+            @Nullable Integer patches,
+            @Nullable String direction,
+            @Nullable Double patchMm,
+            @Nullable Double breadthMm,
+            @Nullable Double place,
+            @Nullable Boolean placedByComputation,
+            @Nullable Boolean forUnknownNegative) {}
+
+    /** The local plan: the whole list of areas, or how holds are given (ONE_EXPOSURE or BURSTS). */
+    public record LocalEdit(
+            @Nullable List<AreaView> areas, @Nullable String way) {}
+
+    public static RecipeChange of(long version, SetupChange setup) {
+        return new RecipeChange(version, null, setup, null, null, null);
+    }
+
+    public static RecipeChange of(long version, LocalEdit local) {
+        return new RecipeChange(version, null, null, null, null, local);
+    }
+
+    public static RecipeChange of(long version, NamingChange naming) {
+        return new RecipeChange(version, naming, null, null, null, null);
+    }
+}

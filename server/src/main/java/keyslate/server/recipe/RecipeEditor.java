@@ -1,0 +1,130 @@
+package keyslate.server.recipe;
+
+import java.time.Clock;
+import java.util.Optional;
+import keyslate.core.exposure.CheckStrip;
+import keyslate.core.light.Light;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.script.BaseExposure;
+import keyslate.core.script.CoverStripPlan;
+import keyslate.core.script.TestPlan;
+import keyslate.server.Clocks;
+import keyslate.server.Ids;
+import keyslate.server.Show;
+import keyslate.server.rig.Rig;
+import keyslate.server.rig.Rigs;
+import keyslate.server.test.Strips;
+import keyslate.store.negative.Frame;
+import keyslate.store.slate.Recipe;
+import keyslate.store.slate.Recipe.Base;
+import keyslate.store.slate.Recipe.Local;
+import keyslate.store.slate.Recipe.Naming;
+import keyslate.store.slate.Recipe.Setup;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/**
+ * Turns an edit into the recipe that follows. Each section is read and checked by its own class and all errors are said at
+ * once; what an edit drags along (time with opening and light, patch width with count) is computed and named in its label.
+ */
+@Component
+public class RecipeEditor {
+    private final Rigs rigs;
+    private final StartingTime startingTime;
+    private final SetupEdit setups;
+    private final Clock clock;
+
+    RecipeEditor(Rigs rigs, StartingTime startingTime, SetupEdit setups, Clock clock) {
+        this.rigs = rigs;
+        this.startingTime = startingTime;
+        this.setups = setups;
+        this.clock = clock;
+    }
+
+    /** The recipe that follows {@code now}, or nothing when the edit changes nothing; refuses with every field that cannot be taken. */
+    public Optional<Recipe> edit(Recipe now, Frame frame, RecipeChange change) {
+        Edit edit = new Edit();
+        Rig before = rigs.of(now, frame);
+        Naming naming = naming(edit, now.naming(), change.naming());
+        Setup setup = setups.of(edit, now.setup(), change.setup());
+        refuseIfWrong(edit, before, change);
+        Rig moved = rigs.of(follow(now, edit, naming, setup, now.base(), now.test(), now.local()), frame);
+        SetupEdit.checkBorders(edit.errors(), moved, change.setup());
+        refuseIfWrong(edit, before, change);
+        Base base = takesStart(change)
+                ? started(edit, moved, frame.id())
+                : BaseEdit.of(edit, before, moved, change.base(), startingTime::light);
+        Rig based = rigs.of(follow(now, edit, naming, setup, base, now.test(), now.local()), frame);
+        TestPlan test = TestEdit.of(edit, based, change.test());
+        Local local = AreaEdit.of(edit, based, change.local());
+        edit.errors().throwIfAny();
+        return edit.changesNothing()
+                ? Optional.empty()
+                : Optional.of(follow(now, edit, naming, setup, base, test, local));
+    }
+
+    /** What is wrong with the set-up is told together with what is wrong in the sections that rest on it. */
+    private void refuseIfWrong(Edit edit, Rig before, RecipeChange change) {
+        if (!edit.errors().isEmpty()) {
+            BaseEdit.of(edit, before, before, change.base(), startingTime::light);
+            TestEdit.of(edit, before, change.test());
+            AreaEdit.of(edit, before, change.local());
+            edit.errors().throwIfAny();
+        }
+    }
+
+    private static boolean takesStart(RecipeChange change) {
+        return change.base() != null && Boolean.TRUE.equals(change.base().takeStartingTime());
+    }
+
+    private Base started(Edit edit, Rig moved, String frameId) {
+        StartingTime.Proposal start = startingTime.propose(moved, frameId);
+        edit.say("time " + Show.seconds(start.seconds()) + " carried over");
+        return start.toBase(moved);
+    }
+
+    private static Naming naming(Edit edit, Naming now, RecipeChange.@Nullable NamingChange change) {
+        if (change == null) {
+            return now;
+        }
+        boolean white = Edit.or(change.whiteWanted(), now.whiteWanted());
+        boolean black = Edit.or(change.blackWanted(), now.blackWanted());
+        edit.sayIf(white != now.whiteWanted(), white ? "a true white is wanted" : "no true white is wanted");
+        edit.sayIf(black != now.blackWanted(), black ? "a true black is wanted" : "no true black is wanted");
+        return new Naming(
+                edit.text("/naming/title", change.title(), now.title(), 1, 80, "title"),
+                edit.text("/naming/intent", change.intent(), now.intent(), 0, 400, "intent"),
+                white,
+                black);
+    }
+
+    /**
+     * The recipe with light and time that a verdict proposed, or that the user set against it; with the check strip planned
+     * when one is wanted.
+     */
+    public Recipe take(
+            Recipe now,
+            Frame frame,
+            Light light,
+            ExposureTime time,
+            Optional<CheckStrip> check,
+            String source,
+            String because) {
+        Edit edit = new Edit();
+        BaseExposure.Part was = now.base().exposure().main();
+        edit.sayIf(!was.light().equals(light), was.light().notation() + " to " + light.notation());
+        edit.say("time " + Show.seconds(was.time().inSeconds()) + " to " + Show.seconds(time.inSeconds()));
+        Base base = new Base(BaseExposure.of(light, time), source, because);
+        TestPlan test = ((CoverStripPlan) now.test()).followingBase();
+        if (check.isPresent()) {
+            edit.say("check strip");
+            Recipe taken = follow(now, edit, now.naming(), now.setup(), base, test, now.local());
+            test = Strips.check(rigs.of(taken, frame), check.get());
+        }
+        return follow(now, edit, now.naming(), now.setup(), base, test, now.local());
+    }
+
+    private Recipe follow(Recipe now, Edit edit, Naming naming, Setup setup, Base base, TestPlan test, Local local) {
+        return now.followedBy(Ids.fresh(), Clocks.now(clock), edit.label(), naming, setup, base, test, local);
+    }
+}

@@ -1,0 +1,2 @@
+/** Edits of the standing recipe, section by section. */
+package keyslate.server.recipe;

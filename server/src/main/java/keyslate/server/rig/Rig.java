@@ -1,0 +1,126 @@
+package keyslate.server.rig;
+
+import keyslate.core.darkroom.EnlargerLight;
+import keyslate.core.exposure.ApertureMark;
+import keyslate.core.exposure.LampLag;
+import keyslate.core.exposure.TimerSteps;
+import keyslate.core.light.Light;
+import keyslate.core.local.AreaMask;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Length;
+import keyslate.core.quantity.Magnification;
+import keyslate.core.script.LampWay;
+import keyslate.core.script.Part;
+import keyslate.core.size.PrintFit;
+import keyslate.core.size.ThinLens;
+import keyslate.server.medium.MediumPart;
+import keyslate.store.bench.Enlarger;
+import keyslate.store.bench.Lens;
+import keyslate.store.bench.Paper;
+import keyslate.store.slate.Recipe;
+
+/**
+ * A recipe with the things it names. The one place that answers what timer, lag, paper and geometry are.
+ *
+ * @param frameWidth of the frame as the picture stands; {@code frameHeight} alike
+ */
+public record Rig(
+        Recipe recipe,
+        Length frameWidth,
+        Length frameHeight,
+        Enlarger enlarger,
+        Lens lens,
+        Paper paper,
+        MediumPart medium) {
+    private static final double NARROWEST_PICTURE_MM = 10;
+
+    /** Width of the whole frame over its height. */
+    public double frameAspect() {
+        return frameWidth.inMm() / frameHeight.inMm();
+    }
+
+    /** The sheet is turned so that its long side follows the picture's. */
+    public Length sheetWidth() {
+        double a = recipe.setup().sheetWidthMm();
+        double b = recipe.setup().sheetHeightMm();
+        return Length.ofMm(frameAspect() > 1 ? Math.max(a, b) : Math.min(a, b));
+    }
+
+    public Length sheetHeight() {
+        double a = recipe.setup().sheetWidthMm();
+        double b = recipe.setup().sheetHeightMm();
+        return Length.ofMm(frameAspect() > 1 ? Math.min(a, b) : Math.max(a, b));
+    }
+
+    /** How the negative meets the sheet inside its borders. */
+    public PrintFit fit() {
+        double borders = 2 * recipe.setup().borderMm();
+        return PrintFit.of(
+                frameWidth,
+                frameHeight,
+                Length.ofMm(Math.max(NARROWEST_PICTURE_MM, sheetWidth().inMm() - borders)),
+                Length.ofMm(Math.max(NARROWEST_PICTURE_MM, sheetHeight().inMm() - borders)),
+                PrintFit.Way.valueOf(recipe.setup().fit()));
+    }
+
+    /** Whether the borders leave a picture at all. */
+    public boolean bordersFit() {
+        double shorter = Math.min(sheetWidth().inMm(), sheetHeight().inMm());
+        return shorter - 2 * recipe.setup().borderMm() >= NARROWEST_PICTURE_MM;
+    }
+
+    /** The part of the frame that prints, in fractions of it. */
+    public Part crop() {
+        PrintFit fit = fit();
+        double width = fit.cropWidth().inMm() / frameWidth.inMm();
+        double height = fit.cropHeight().inMm() / frameHeight.inMm();
+        double place = recipe.setup().cropPlace();
+        return new Part((1 - width) * place, (1 - height) * place, width, height);
+    }
+
+    /** A part of the frame as the masks want it. */
+    public AreaMask.View view(Part part) {
+        return new AreaMask.View(part.left(), part.top(), part.width(), part.height(), frameAspect());
+    }
+
+    public Magnification magnification() {
+        return fit().magnification();
+    }
+
+    public ThinLens thinLens() {
+        return ThinLens.ofMm(lens.focalMm());
+    }
+
+    public ApertureMark aperture() {
+        return ApertureMark.ofEngraved(recipe.setup().apertureMark(), lens.marksPerStop());
+    }
+
+    /** The light of the base exposure. */
+    public Light light() {
+        return recipe.base().exposure().main().light();
+    }
+
+    /** The time of the base exposure, as received, exact. */
+    public ExposureTime base() {
+        return recipe.base().exposure().main().time();
+    }
+
+    public LampLag lag() {
+        return LampLag.ofSeconds(enlarger.lagSeconds());
+    }
+
+    /** The settings the timer has. */
+    public TimerSteps timer() {
+        return TimerSteps.tenths();
+    }
+
+    public LampWay way() {
+        return LampWay.valueOf(enlarger.lamp());
+    }
+
+    /** log10 light per second through clear film. */
+    public double logPerSecond() {
+        return new EnlargerLight(enlarger.strengthLog10())
+                .logPerSecond(aperture().trueNumber(), magnification());
+    }
+}

@@ -1,0 +1,91 @@
+package keyslate.server.rig;
+
+import keyslate.core.quantity.Length;
+import keyslate.server.medium.Media;
+import keyslate.server.web.NotFoundException;
+import keyslate.store.bench.Paper;
+import keyslate.store.bench.StoresRepository;
+import keyslate.store.json.Stood;
+import keyslate.store.negative.Frame;
+import keyslate.store.negative.Roll;
+import keyslate.store.negative.RollRepository;
+import keyslate.store.slate.Recipe;
+import keyslate.store.slate.Sheet;
+import keyslate.store.slate.SlateRepository;
+import org.springframework.stereotype.Component;
+
+/** Finds the things a recipe names: those of today, or those that stood when a sheet was begun. */
+@Component
+public class Rigs {
+    private final StoresRepository stores;
+    private final RollRepository rolls;
+    private final SlateRepository slates;
+    private final Media media;
+
+    Rigs(StoresRepository stores, RollRepository rolls, SlateRepository slates, Media media) {
+        this.stores = stores;
+        this.rolls = rolls;
+        this.slates = slates;
+        this.media = media;
+    }
+
+    /** With what stands in Stores today. */
+    public Rig of(Recipe recipe) {
+        String frameId = slates.find(recipe.slateId())
+                .orElseThrow(NotFoundException.of("slate"))
+                .frameId();
+        return of(recipe, rolls.frame(frameId).orElseThrow(NotFoundException.of("frame")));
+    }
+
+    /** With what stands in Stores today; for a recipe whose slate need not be stored yet. */
+    public Rig of(Recipe recipe, Frame frame) {
+        Roll roll = rolls.roll(frame.rollId()).orElseThrow(NotFoundException.of("roll"));
+        Paper paper = stores.paper(recipe.setup().paperId()).orElseThrow(NotFoundException.of("paper"));
+        return new Rig(
+                recipe,
+                Length.ofMm(frame.upright() ? roll.shortMm() : roll.longMm()),
+                Length.ofMm(frame.upright() ? roll.longMm() : roll.shortMm()),
+                stores.enlarger(recipe.setup().enlargerId()).orElseThrow(NotFoundException.of("enlarger")),
+                stores.lens(recipe.setup().lensId()).orElseThrow(NotFoundException.of("lens")),
+                paper,
+                media.of(paper.kind()));
+    }
+
+    /** As it stood when the sheet was begun; where that was not recorded, with {@code today}'s things. */
+    public Rig of(Sheet sheet, Recipe recipe, Rig today) {
+        Stood stood = sheet.stood();
+        if (stood == null) {
+            return new Rig(
+                    recipe,
+                    today.frameWidth(),
+                    today.frameHeight(),
+                    stores.enlarger(recipe.setup().enlargerId()).orElse(today.enlarger()),
+                    stores.lens(recipe.setup().lensId()).orElse(today.lens()),
+                    stores.paper(recipe.setup().paperId()).orElse(today.paper()),
+                    today.medium());
+        }
+        return new Rig(
+                recipe,
+                Length.ofMm(stood.frameWidthMm()),
+                Length.ofMm(stood.frameHeightMm()),
+                stood.enlarger(),
+                stood.lens(),
+                stood.paper(),
+                media.of(stood.paper().kind()));
+    }
+
+    /** What has to be frozen with a sheet that is begun with {@code rig}. */
+    public Stood stood(Rig rig) {
+        return new Stood(
+                rig.enlarger(),
+                rig.lens(),
+                rig.paper(),
+                rig.frameWidth().inMm(),
+                rig.frameHeight().inMm(),
+                stores.baths().stream()
+                        .filter(b -> b.process().equals(rig.medium().id()))
+                        .map(b -> new Stood.StoodBath(b.name(), b.capacityM2(), b.usedM2()))
+                        .toList(),
+                rig.medium().room());
+    }
+}

@@ -1,0 +1,71 @@
+package keyslate.server.sheet;
+
+import java.util.ArrayList;
+import java.util.List;
+import keyslate.core.quantity.Stops;
+import keyslate.core.script.CoverStripPlan;
+import keyslate.server.Show;
+import keyslate.server.rig.Rig;
+
+/** What changed from one set-up to another, part by part. */
+public final class Differences {
+    private static final double SAME_STOPS = 1.0 / 24;
+
+    private Differences() {}
+
+    /** A difference between two set-ups: the part of the enlarger, and in words for it and for the cord. */
+    public record Difference(String part, String text, String words) {}
+
+    /** One entry for each part of the enlarger that stands differently. */
+    public static List<Difference> between(Rig before, Rig now) {
+        List<Difference> found = new ArrayList<>();
+        if (!before.light().equals(now.light())) {
+            String change = Show.lightChange(before.light(), now.light());
+            String words = now.light().points().isEmpty() ? now.light().notation() : change;
+            found.add(new Difference("light", change, words));
+        }
+        Stops light =
+                before.aperture().trueNumber().lightChangeTo(now.aperture().trueNumber());
+        if (Math.abs(light.inStops()) > SAME_STOPS) {
+            String mark = Show.aperture(now.aperture().engraved());
+            found.add(new Difference("aperture", Show.stops(light), mark));
+        }
+        Stops time = now.base().stopsFrom(before.base());
+        if (Math.abs(time.inStops()) > SAME_STOPS) {
+            found.add(new Difference("base", Show.stops(time), Show.stops(time)));
+        }
+        if (!before.enlarger().id().equals(now.enlarger().id())) {
+            found.add(new Difference("lamp", "another", now.enlarger().name()));
+        }
+        if (!before.lens().id().equals(now.lens().id())) {
+            found.add(new Difference("lens", "changed", now.lens().name()));
+        }
+        double was = before.magnification().inTimes();
+        double is = now.magnification().inTimes();
+        if (Math.abs(was / is - 1) > 0.005) {
+            found.add(new Difference("size", "was " + Show.number(was) + " ×", Show.number(is) + " ×"));
+        }
+        if (!before.paper().id().equals(now.paper().id())) {
+            found.add(new Difference("paper", "another box", "another box"));
+        }
+        if (!before.recipe().local().equals(now.recipe().local())) {
+            int n = now.recipe().local().areas().size();
+            String plan = n == 0 ? "none now" : n == 1 ? "1 area" : n + " areas";
+            found.add(new Difference("local", plan, "local plan, " + plan));
+        }
+        return found;
+    }
+
+    /** The same in a few words for the cord, and the strip's step where that changed. */
+    public static List<String> inWords(Rig before, Rig now) {
+        List<String> words = new ArrayList<>();
+        between(before, now).forEach(d -> words.add(d.words()));
+        if (before.recipe().test() instanceof CoverStripPlan was
+                && now.recipe().test() instanceof CoverStripPlan is
+                && !was.step().equals(is.step())
+                && is.series() == CoverStripPlan.Series.EQUAL_STOPS) {
+            words.add(Show.stopsApart(is.step()) + " steps");
+        }
+        return words;
+    }
+}

@@ -1,0 +1,146 @@
+package keyslate.server.sheet;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import keyslate.core.exposure.LampLag;
+import keyslate.core.script.ExposureStep;
+import keyslate.core.script.SheetPatches;
+import keyslate.server.rig.LightView;
+import keyslate.server.rig.Rig;
+import keyslate.server.rig.Rigs;
+import keyslate.server.sheet.SheetViews.DecisionView;
+import keyslate.server.sheet.SheetViews.EventView;
+import keyslate.server.sheet.SheetViews.PatchView;
+import keyslate.server.sheet.SheetViews.RectView;
+import keyslate.server.sheet.SheetViews.SheetView;
+import keyslate.store.json.Seen;
+import keyslate.store.slate.Decision;
+import keyslate.store.slate.ExposedSheet;
+import keyslate.store.slate.LampRecord;
+import keyslate.store.slate.Recipe;
+import keyslate.store.slate.RecipeRepository;
+import keyslate.store.slate.Scan;
+import keyslate.store.slate.Sheet;
+import keyslate.store.slate.SheetRepository;
+import org.springframework.stereotype.Component;
+
+/** The sheets on the cord, as they were really made. */
+@Component
+public class SheetAssembler {
+    private static final double NOTHING_STOPS = -30;
+
+    private final RecipeRepository recipes;
+    private final SheetRepository sheets;
+    private final Rigs rigs;
+    private final SheetKinds kinds;
+
+    SheetAssembler(RecipeRepository recipes, SheetRepository sheets, Rigs rigs, SheetKinds kinds) {
+        this.recipes = recipes;
+        this.sheets = sheets;
+        this.rigs = rigs;
+        this.kinds = kinds;
+    }
+
+    /** A sheet as it stood when it was begun, with what is shown of it. */
+    public record OnCord(ExposedSheet exposed, Rig rig, SheetView view) {}
+
+    /** All sheets of a slate in order; as many queries for forty as for one. */
+    public List<OnCord> cord(String slateId, Rig today) {
+        Map<String, Recipe> recipe = recipes.ofSheets(slateId);
+        Map<String, Integer> countOfKind = new HashMap<>();
+        List<OnCord> views = new ArrayList<>();
+        Rig before = null;
+        for (ExposedSheet exposed : sheets.cord(slateId)) {
+            Sheet sheet = exposed.sheet();
+            Rig rig = rigs.of(sheet, recipe.get(sheet.recipeId()), today);
+            SheetKind kind = kinds.of(sheet.kind());
+            String label = kind.name() + " " + countOfKind.merge(sheet.kind(), 1, Integer::sum);
+            views.add(new OnCord(exposed, rig, view(exposed, rig, kind, label, before)));
+            before = rig;
+        }
+        return views;
+    }
+
+    private static SheetView view(ExposedSheet exposed, Rig rig, SheetKind kind, String label, Rig before) {
+        Sheet sheet = exposed.sheet();
+        Recipe recipe = rig.recipe();
+        RectView view = RectView.of(exposed.piece().view());
+        Scan scan = exposed.scan().orElse(null);
+        SheetView bare = new SheetView(
+                sheet.id(),
+                sheet.number(),
+                sheet.kind(),
+                label,
+                sheet.state(),
+                sheet.begunAt(),
+                "",
+                before == null ? List.of() : Differences.inWords(before, rig),
+                LightView.of(rig.light()),
+                recipe.setup().apertureMark(),
+                rig.base().inSeconds(),
+                recipe.id(),
+                sheet.paperUsed(),
+                sheet.magnification(),
+                view,
+                rig.frameAspect() * view.width() / view.height(),
+                exposed.lamp().stream().anyMatch(LampRecord::told),
+                sheet.stood() != null,
+                scan == null ? null : scan.pictureId(),
+                scan != null && Scan.SIMULATED.equals(scan.source()),
+                patches(exposed, rig.lag()),
+                StepWords.of(exposed.steps(), recipe.local(), rig.lag()),
+                exposed.stepsDone(),
+                exposed.events().stream()
+                        .map(e -> new EventView(e.kind(), e.happenedAt()))
+                        .toList(),
+                exposed.decisions().stream().map(SheetAssembler::view).toList(),
+                sheet.note(),
+                kind.station(),
+                kind.lookedAtStation());
+        return bare.summed(kind.summary(rig, bare));
+    }
+
+    private static List<PatchView> patches(ExposedSheet exposed, LampLag lag) {
+        if (exposed.steps().stream().noneMatch(ExposureStep::isCovered)) {
+            return List.of();
+        }
+        Map<Integer, Double> received = exposed.received(lag);
+        List<SheetPatches.Patch> patches = SheetPatches.of(
+                        exposed.steps(), lag, s -> received.getOrDefault(s.place(), 0.0))
+                .patches();
+        double middle = Math.sqrt(patches.get((patches.size() - 1) / 2).plannedSeconds()
+                * patches.get(patches.size() / 2).plannedSeconds());
+        return patches.stream()
+                .map(p -> new PatchView(
+                        p.number(),
+                        p.plannedSeconds(),
+                        Math.rint(p.receivedSeconds() * 1000) / 1000,
+                        p.receivedSeconds() > 0 ? Math.log(p.receivedSeconds() / middle) / Math.log(2) : NOTHING_STOPS,
+                        RectView.of(p.place())))
+                .toList();
+    }
+
+    private static DecisionView view(Decision d) {
+        Seen seen = d.seen();
+        return new DecisionView(
+                d.kind(),
+                d.madeAt(),
+                seen.whitesAt(),
+                seen.blacksAt(),
+                seen.rightAt(),
+                seen.magentaPoints(),
+                seen.yellowPoints(),
+                seen.way(),
+                seen.densityStops(),
+                seen.darkerStops(),
+                seen.harderGrades(),
+                d.remark(),
+                d.headline(),
+                d.why(),
+                d.overruled(),
+                d.takenLight(),
+                d.takenSeconds());
+    }
+}

@@ -1,0 +1,145 @@
+package keyslate.server.sheet;
+
+import java.util.List;
+import keyslate.core.script.Part;
+import keyslate.server.rig.LightView;
+import org.jspecify.annotations.Nullable;
+
+/** What the page sees of sheets. Units stand in the names; a null is left out of the JSON. */
+public final class SheetViews {
+    private SheetViews() {}
+
+    /** A rectangle in fractions of what it lies on. */
+    public record RectView(double left, double top, double width, double height) {
+        public static RectView of(Part p) {
+            return new RectView(p.left(), p.top(), p.width(), p.height());
+        }
+    }
+
+    /** What an exposure does for a while: words for the hands, and LIGHT, HOLD, BURN, CARD or COVERED for drawing and sound. */
+    public record PhaseView(
+            double seconds,
+            String does,
+            String words,
+            List<String> areaKeys,
+            @Nullable RectView uncovered) {}
+
+    /**
+     * One exposure of a sheet, in words that are the same on the page, on cards and in speech.
+     *
+     * @param before what the hands do before it; empty when nothing
+     */
+    public record StepView(
+            int place,
+            LightView light,
+            double setSeconds,
+            int presses,
+            double receivedSeconds,
+            String before,
+            String words,
+            List<PhaseView> phases) {}
+
+    /** A patch as it was planned and as it was really given, by the record of the lamp. */
+    public record PatchView(
+            int number, double plannedSeconds, double givenSeconds, double stopsFromMiddle, RectView place) {}
+
+    /** What happened after the light. */
+    public record EventView(String kind, String happenedAt) {}
+
+    /** A reading, judgement or acceptance on record. */
+    public record DecisionView(
+            String kind,
+            String madeAt,
+            @Nullable Double whitesAt,
+            @Nullable Double blacksAt,
+            @Nullable Double rightAt,
+            @Nullable Double magentaPoints,
+            @Nullable Double yellowPoints,
+            @Nullable String way,
+            @Nullable Double densityStops,
+            @Nullable Double darkerStops,
+            @Nullable Double harderGrades,
+            String remark,
+            String headline,
+            String why,
+            boolean overruled,
+            @Nullable String takenLight,
+            @Nullable Double takenSeconds) {}
+
+    /**
+     * A sheet on the cord.
+     *
+     * @param told whether the printer said what the lamp did
+     * @param pictureId of the picture that counts; none without one, and {@code simulatedPicture} where it is a stand-in's
+     * @param recorded whether what it rested on was frozen with it
+     */
+    public record SheetView(
+            String id,
+            int number,
+            String kind,
+            String label,
+            String state,
+            String begunAt,
+            String summary,
+            List<String> changes,
+            LightView light,
+            double apertureMark,
+            double baseSeconds,
+            String recipeId,
+            double paperShare,
+            double magnification,
+            RectView view,
+            double aspect,
+            boolean told,
+            boolean recorded,
+            @Nullable String pictureId,
+            boolean simulatedPicture,
+            List<PatchView> patches,
+            List<StepView> script,
+            int stepsDone,
+            List<EventView> events,
+            List<DecisionView> decisions,
+            String note,
+            String station,
+            String lookedAtStation) {
+        /** The same with its summary. */
+        SheetView summed(String words) {
+            return new SheetView(
+                    id,
+                    number,
+                    kind,
+                    label,
+                    state,
+                    begunAt,
+                    words,
+                    changes,
+                    light,
+                    apertureMark,
+                    baseSeconds,
+                    recipeId,
+                    paperShare,
+                    magnification,
+                    view,
+                    aspect,
+                    told,
+                    recorded,
+                    pictureId,
+                    simulatedPicture,
+                    patches,
+                    script,
+                    stepsDone,
+                    events,
+                    decisions,
+                    note,
+                    station,
+                    lookedAtStation);
+        }
+
+        public boolean isHung() {
+            return "HUNG".equals(state);
+        }
+    }
+
+    /** What to do next and where. */
+    public record NextStepView(String station, String headline, String why, String action) {}
+}

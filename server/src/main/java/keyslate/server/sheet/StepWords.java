@@ -1,0 +1,117 @@
+package keyslate.server.sheet;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import keyslate.core.exposure.LampLag;
+import keyslate.core.script.Cue;
+import keyslate.core.script.ExposureStep;
+import keyslate.core.script.Phase;
+import keyslate.server.Show;
+import keyslate.server.rig.LightView;
+import keyslate.server.sheet.SheetViews.PhaseView;
+import keyslate.server.sheet.SheetViews.RectView;
+import keyslate.server.sheet.SheetViews.StepView;
+import keyslate.store.slate.Recipe;
+
+/** A script in words: one wording for the page, for cards and for speech. */
+public final class StepWords {
+    private final Map<String, String> names;
+    private final LampLag lag;
+
+    private StepWords(Map<String, String> names, LampLag lag) {
+        this.names = names;
+        this.lag = lag;
+    }
+
+    /** The steps of a sheet whose areas are those of the recipe. */
+    public static List<StepView> of(List<ExposureStep> steps, Recipe.Local local, LampLag lag) {
+        Map<String, String> names = local.areas().stream()
+                .collect(Collectors.toMap(Recipe.Area::key, Recipe.Area::name, (one, other) -> one));
+        StepWords words = new StepWords(names, lag);
+        return steps.stream().map(words::view).toList();
+    }
+
+    private StepView view(ExposureStep step) {
+        List<PhaseView> phases = new ArrayList<>();
+        for (Phase phase : step.phases()) {
+            phases.add(phase(step, phase, phases.size()));
+        }
+        return new StepView(
+                step.place(),
+                LightView.of(step.light()),
+                step.set().inSeconds(),
+                step.presses(),
+                step.receivedSeconds(lag),
+                before(step),
+                words(step, phases),
+                phases);
+    }
+
+    private String before(ExposureStep step) {
+        List<String> words = new ArrayList<>();
+        if (step.cues().contains(Cue.CHANGE_LIGHT)) {
+            words.add("Set " + step.light().notation());
+        }
+        if (step.cues().contains(Cue.SET_TIMER)) {
+            words.add("Set the timer to " + Show.seconds(step.set().inSeconds()));
+        }
+        if (step.cues().contains(Cue.MOVE_CARD)) {
+            words.add(covered(step, 0));
+        }
+        return String.join(". ", words);
+    }
+
+    private String words(ExposureStep step, List<PhaseView> phases) {
+        String press = step.presses() > 1 ? ", press " + step.presses() + " times" : "";
+        if (step.burned().isPresent()) {
+            return "Burn " + name(step.burned().get()) + press;
+        }
+        if (step.isCovered()) {
+            return covered(step, 0) + press;
+        }
+        List<String> held = step.held().stream().map(this::name).toList();
+        if (phases.size() > 1) {
+            return "Base; hold back " + Show.listed(held);
+        }
+        if (!held.isEmpty()) {
+            return "Hold back " + Show.listed(held);
+        }
+        return (step.cues().contains(Cue.HANDS_OUT) ? "Base, hands out" : "Base, nothing held") + press;
+    }
+
+    private PhaseView phase(ExposureStep step, Phase phase, int index) {
+        List<String> keys = phase.burned().map(List::of).orElse(phase.held());
+        RectView uncovered = phase.uncovered().map(RectView::of).orElse(null);
+        if (phase.reachesNothing()) {
+            return new PhaseView(phase.seconds(), "COVERED", "everything under the card", keys, uncovered);
+        }
+        if (phase.burned().isPresent()) {
+            return new PhaseView(
+                    phase.seconds(), "BURN", "burn " + name(phase.burned().get()), keys, null);
+        }
+        if (phase.uncovered().isPresent()) {
+            String words = covered(step, index);
+            return new PhaseView(phase.seconds(), "CARD", words, keys, uncovered);
+        }
+        List<String> held = phase.held().stream().map(this::name).toList();
+        return held.isEmpty()
+                ? new PhaseView(phase.seconds(), "LIGHT", "hands out", keys, null)
+                : new PhaseView(phase.seconds(), "HOLD", "hold back " + Show.listed(held), keys, null);
+    }
+
+    /** How many patches lie under the card: one more with every step, or with every phase of one long exposure. */
+    private static String covered(ExposureStep step, int phase) {
+        int covered = step.place() - 1 + phase;
+        return switch (covered) {
+            case 0 -> "Whole strip";
+            case 1 -> "Cover patch 1";
+            default -> "Cover patches 1 to " + covered;
+        };
+    }
+
+    private String name(String key) {
+        return names.getOrDefault(key, key);
+    }
+}

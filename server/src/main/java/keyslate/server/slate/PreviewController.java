@@ -1,0 +1,124 @@
+package keyslate.server.slate;
+
+import java.time.Duration;
+import java.util.Optional;
+import keyslate.core.darkroom.Negative;
+import keyslate.core.quantity.Check;
+import keyslate.server.negative.Negatives;
+import keyslate.server.negative.PictureFiles;
+import keyslate.server.preview.NewestWins;
+import keyslate.server.preview.Previews;
+import keyslate.server.recipe.RecipeChange;
+import keyslate.server.recipe.RecipeEditor;
+import keyslate.server.rig.Rig;
+import keyslate.server.rig.Rigs;
+import keyslate.server.sheet.SheetAssembler;
+import keyslate.server.web.NotFoundException;
+import keyslate.store.Database;
+import keyslate.store.negative.Frame;
+import keyslate.store.slate.Recipe;
+import keyslate.store.slate.RecipeRepository;
+import keyslate.store.slate.Slate;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.CacheControl;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/**
+ * Previews of a slate: of what stands, and of a change that nobody has taken yet. Of previews asked for at once the newest
+ * wins: an older one that had not begun is refused as superseded.
+ */
+@RestController
+@RequestMapping("/api/slates/{id}")
+class PreviewController {
+    private static final String BMP = "image/bmp";
+
+    private final Database database;
+    private final SlateService slates;
+    private final RecipeRepository recipes;
+    private final RecipeEditor editor;
+    private final Rigs rigs;
+    private final SheetAssembler sheets;
+    private final Negatives negatives;
+    private final Previews previews;
+    private final NewestWins newest;
+
+    PreviewController(
+            Database database,
+            SlateService slates,
+            RecipeRepository recipes,
+            RecipeEditor editor,
+            Rigs rigs,
+            SheetAssembler sheets,
+            Negatives negatives,
+            Previews previews,
+            NewestWins newest) {
+        this.database = database;
+        this.slates = slates;
+        this.recipes = recipes;
+        this.editor = editor;
+        this.rigs = rigs;
+        this.sheets = sheets;
+        this.negatives = negatives;
+        this.previews = previews;
+        this.newest = newest;
+    }
+
+    private record Shown(Rig rig, Frame frame, Previews.Basis basis, String key) {}
+
+    private record Asked(String key, boolean local, int side) {}
+
+    /** The computed print of what stands. An address with the right key may be kept; any other is answered and not kept. */
+    @GetMapping(path = "/preview", produces = BMP)
+    ResponseEntity<byte[]> standing(
+            @PathVariable String id,
+            @RequestParam(required = false) @Nullable String key,
+            @RequestParam(defaultValue = "true") boolean local,
+            @RequestParam(defaultValue = "960") int side) {
+        Shown shown = database.inSnapshot(() -> shown(id, null));
+        CacheControl cache = shown.key().equals(key)
+                ? CacheControl.maxAge(Duration.ofMinutes(5)).cachePrivate()
+                : CacheControl.noStore();
+        return ResponseEntity.ok().cacheControl(cache).body(bmp(id, shown, local, side));
+    }
+
+    /** The computed print of a change of what stands, which is not stored; its version does not matter. */
+    @PostMapping(path = "/previews", produces = BMP)
+    ResponseEntity<byte[]> draft(
+            @PathVariable String id,
+            @RequestBody RecipeChange change,
+            @RequestParam(defaultValue = "true") boolean local,
+            @RequestParam(defaultValue = "480") int side) {
+        Shown shown = database.inSnapshot(() -> shown(id, change));
+        return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(bmp(id, shown, local, side));
+    }
+
+    private Shown shown(String id, @Nullable RecipeChange change) {
+        Slate slate = slates.find(id);
+        Frame frame = slates.frame(slate);
+        Recipe standing = recipes.get(slate.recipeId());
+        Recipe recipe =
+                change == null ? standing : editor.edit(standing, frame, change).orElse(standing);
+        Rig rig = rigs.of(recipe, frame);
+        Previews.Basis basis = previews.basis(rig, sheets.cord(id, rig));
+        return new Shown(rig, frame, basis, previews.key(rig, basis));
+    }
+
+    private byte[] bmp(String id, Shown shown, boolean local, int side) {
+        int pixels = Check.count("side", side, 16, PictureFiles.WORKING_SIDE);
+        return newest.run(id, new Asked(shown.key(), local, pixels), () -> {
+            Optional<Negative> negative =
+                    negatives.negative(shown.frame(), shown.rig().medium().core());
+            return negative.map(n -> previews.look(shown.rig(), n, shown.basis(), local, pixels))
+                    .map(PictureFiles::bmp)
+                    .orElseThrow(() ->
+                            new NotFoundException("This frame was never scanned, so there is nothing to preview."));
+        });
+    }
+}

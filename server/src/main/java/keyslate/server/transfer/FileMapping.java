@@ -1,0 +1,403 @@
+package keyslate.server.transfer;
+
+import java.util.List;
+import java.util.Optional;
+import keyslate.core.light.Light;
+import keyslate.core.local.LocalChange;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.script.BaseExposure;
+import keyslate.core.script.Cue;
+import keyslate.core.script.ExposureStep;
+import keyslate.core.script.LocalWork;
+import keyslate.core.script.Part;
+import keyslate.server.transfer.SlateFile.FileArea;
+import keyslate.server.transfer.SlateFile.FileBath;
+import keyslate.server.transfer.SlateFile.FileDecision;
+import keyslate.server.transfer.SlateFile.FileEnlarger;
+import keyslate.server.transfer.SlateFile.FileEvent;
+import keyslate.server.transfer.SlateFile.FileFrame;
+import keyslate.server.transfer.SlateFile.FileLamp;
+import keyslate.server.transfer.SlateFile.FileLens;
+import keyslate.server.transfer.SlateFile.FilePaper;
+import keyslate.server.transfer.SlateFile.FilePart;
+import keyslate.server.transfer.SlateFile.FilePiece;
+import keyslate.server.transfer.SlateFile.FileRecipe;
+import keyslate.server.transfer.SlateFile.FileRoll;
+import keyslate.server.transfer.SlateFile.FileScan;
+import keyslate.server.transfer.SlateFile.FileSheet;
+import keyslate.server.transfer.SlateFile.FileSlate;
+import keyslate.server.transfer.SlateFile.FileStep;
+import keyslate.server.transfer.SlateFile.FileStood;
+import keyslate.store.bench.Enlarger;
+import keyslate.store.bench.Lens;
+import keyslate.store.bench.Paper;
+import keyslate.store.json.Stood;
+import keyslate.store.json.StoredPhase;
+import keyslate.store.json.StoredShape;
+import keyslate.store.json.StoredTest;
+import keyslate.store.negative.Frame;
+import keyslate.store.negative.Roll;
+import keyslate.store.slate.Decision;
+import keyslate.store.slate.ExposedSheet;
+import keyslate.store.slate.LampRecord;
+import keyslate.store.slate.Piece;
+import keyslate.store.slate.Recipe;
+import keyslate.store.slate.Scan;
+import keyslate.store.slate.Sheet;
+import keyslate.store.slate.SheetEvent;
+import keyslate.store.slate.Slate;
+
+/** The records of the file to those of the store and back. */
+final class FileMapping {
+    private FileMapping() {}
+
+    static FileRoll toFile(Roll r) {
+        return new FileRoll(r.id(), r.title(), r.film(), r.kind(), r.longMm(), r.shortMm(), r.addedAt());
+    }
+
+    static Roll toStore(FileRoll r) {
+        return new Roll(r.id(), r.title(), r.film(), r.kind(), r.longMm(), r.shortMm(), r.addedAt());
+    }
+
+    static FileFrame toFile(Frame f) {
+        return new FileFrame(f.id(), f.number(), f.title(), f.caption(), f.upright(), f.pictureId());
+    }
+
+    static Frame toStore(FileFrame f, String rollId) {
+        return new Frame(f.id(), rollId, f.number(), f.title(), f.caption(), f.upright(), f.pictureId());
+    }
+
+    static FileEnlarger toFile(Enlarger e) {
+        return new FileEnlarger(
+                e.id(),
+                e.name(),
+                e.head(),
+                e.lamp(),
+                e.dials(),
+                e.strengthLog10(),
+                e.lagSeconds(),
+                e.lagSource(),
+                e.columnMm(),
+                e.columnSource());
+    }
+
+    static Enlarger toStore(FileEnlarger e) {
+        return new Enlarger(
+                e.id(),
+                e.name(),
+                e.head(),
+                e.lamp(),
+                e.dials(),
+                e.strengthLog10(),
+                e.lagSeconds(),
+                e.lagSource(),
+                e.columnMm(),
+                e.columnSource());
+    }
+
+    static FileLens toFile(Lens l) {
+        return new FileLens(
+                l.id(), l.name(), l.focalMm(), l.openMark(), l.smallestMark(), l.marksPerStop(), l.coversMm());
+    }
+
+    static Lens toStore(FileLens l) {
+        return new Lens(l.id(), l.name(), l.focalMm(), l.openMark(), l.smallestMark(), l.marksPerStop(), l.coversMm());
+    }
+
+    static FilePaper toFile(Paper p) {
+        return new FilePaper(
+                p.id(),
+                p.name(),
+                p.kind(),
+                p.base(),
+                p.widthMm(),
+                p.heightMm(),
+                p.batch(),
+                p.sheetsInBox(),
+                p.sheetsLeft(),
+                p.reserveSheets(),
+                p.startLight());
+    }
+
+    static Paper toStore(FilePaper p) {
+        return new Paper(
+                p.id(),
+                p.name(),
+                p.kind(),
+                p.base(),
+                p.widthMm(),
+                p.heightMm(),
+                p.batch(),
+                p.sheetsInBox(),
+                p.sheetsLeft(),
+                p.reserveSheets(),
+                p.startLight());
+    }
+
+    static FileSlate toFile(Slate s) {
+        return new FileSlate(
+                s.id(), s.createdAt(), s.version(), s.recipeId(), s.redoId(), s.acceptedSheetId(), s.touchedAt());
+    }
+
+    static Slate toStore(FileSlate s, String frameId) {
+        return new Slate(
+                s.id(),
+                frameId,
+                s.createdAt(),
+                s.version(),
+                s.recipeId(),
+                s.redoId(),
+                s.acceptedSheetId(),
+                s.touchedAt());
+    }
+
+    static FileRecipe toFile(Recipe r) {
+        return new FileRecipe(
+                r.id(),
+                r.previousId(),
+                r.madeAt(),
+                r.edit(),
+                r.naming().title(),
+                r.naming().intent(),
+                r.naming().whiteWanted(),
+                r.naming().blackWanted(),
+                r.setup().enlargerId(),
+                r.setup().lensId(),
+                r.setup().apertureMark(),
+                r.setup().paperId(),
+                r.setup().sheetWidthMm(),
+                r.setup().sheetHeightMm(),
+                r.setup().borderMm(),
+                r.setup().fit(),
+                r.setup().cropPlace(),
+                r.base().exposure().parts().stream()
+                        .map(p -> new FilePart(p.light().notation(), p.time().inSeconds()))
+                        .toList(),
+                r.base().source(),
+                r.base().because(),
+                StoredTest.of(r.test()),
+                r.local().way().name(),
+                r.local().areas().stream().map(FileMapping::toFile).toList());
+    }
+
+    private static FileArea toFile(Recipe.Area a) {
+        return new FileArea(
+                a.key(),
+                a.name(),
+                StoredShape.of(a.shape()),
+                a.softEdge(),
+                a.change().change().inStops(),
+                a.light().map(Light::notation).orElse(null),
+                a.tool());
+    }
+
+    static Recipe toStore(FileRecipe r, String slateId) {
+        return new Recipe(
+                r.id(),
+                slateId,
+                r.previousId(),
+                r.madeAt(),
+                r.edit(),
+                new Recipe.Naming(r.title(), r.intent(), r.whiteWanted(), r.blackWanted()),
+                new Recipe.Setup(
+                        r.enlargerId(),
+                        r.lensId(),
+                        r.apertureMark(),
+                        r.paperId(),
+                        r.sheetWidthMm(),
+                        r.sheetHeightMm(),
+                        r.borderMm(),
+                        r.fit(),
+                        r.cropPlace()),
+                new Recipe.Base(
+                        new BaseExposure(r.base().stream()
+                                .map(p ->
+                                        new BaseExposure.Part(Light.of(p.light()), ExposureTime.ofSeconds(p.seconds())))
+                                .toList()),
+                        r.baseSource(),
+                        r.baseBecause()),
+                r.test().toCore(),
+                new Recipe.Local(
+                        r.areas().stream().map(FileMapping::toStore).toList(), LocalWork.Way.valueOf(r.localWay())));
+    }
+
+    private static Recipe.Area toStore(FileArea a) {
+        return new Recipe.Area(
+                a.key(),
+                a.name(),
+                a.shape().toCore(),
+                a.softEdge(),
+                LocalChange.ofStops(a.changeStops()),
+                Optional.ofNullable(a.light()).map(Light::of),
+                a.tool());
+    }
+
+    static FileSheet toFile(ExposedSheet e) {
+        Sheet s = e.sheet();
+        return new FileSheet(
+                s.id(),
+                s.number(),
+                s.kind(),
+                s.recipeId(),
+                s.begunAt(),
+                s.state(),
+                s.endedAt(),
+                s.paperUsed(),
+                s.magnification(),
+                s.stood() == null ? null : toFile(s.stood()),
+                s.note(),
+                e.pieces().stream()
+                        .map(p -> new FilePiece(
+                                p.number(),
+                                p.view().left(),
+                                p.view().top(),
+                                p.view().width(),
+                                p.view().height()))
+                        .toList(),
+                e.steps().stream().map(FileMapping::toFile).toList(),
+                e.lamp().stream()
+                        .map(l -> new FileLamp(
+                                l.stepPlace(),
+                                l.attempt(),
+                                l.setSeconds(),
+                                l.onAt(),
+                                l.offAt(),
+                                l.givenSeconds(),
+                                l.outcome(),
+                                l.told()))
+                        .toList(),
+                e.events().stream()
+                        .map(v -> new FileEvent(v.place(), v.kind(), v.happenedAt()))
+                        .toList(),
+                e.scans().stream()
+                        .map(c -> new FileScan(c.place(), c.pictureId(), c.handedAt(), c.offsets(), c.source()))
+                        .toList());
+    }
+
+    private static FileStood toFile(Stood s) {
+        return new FileStood(
+                toFile(s.enlarger()),
+                toFile(s.lens()),
+                toFile(s.paper()),
+                s.frameWidthMm(),
+                s.frameHeightMm(),
+                s.baths().stream()
+                        .map(b -> new FileBath(b.name(), b.capacityM2(), b.usedM2()))
+                        .toList(),
+                s.room());
+    }
+
+    private static FileStep toFile(ExposureStep s) {
+        return new FileStep(
+                s.place(),
+                s.piece(),
+                s.light().notation(),
+                s.opening(),
+                s.set().inSeconds(),
+                s.presses(),
+                s.phases().stream().map(StoredPhase::of).toList(),
+                s.cues().stream().map(Cue::name).toList());
+    }
+
+    /** A sheet with all that belongs to it but its decisions. */
+    static ExposedSheet toStore(FileSheet s, String slateId) {
+        Sheet sheet = new Sheet(
+                s.id(),
+                slateId,
+                s.number(),
+                s.kind(),
+                s.recipeId(),
+                s.begunAt(),
+                s.state(),
+                s.endedAt(),
+                s.paperUsed(),
+                s.magnification(),
+                s.stood() == null ? null : toStore(s.stood()),
+                s.note());
+        return new ExposedSheet(
+                sheet,
+                s.pieces().stream()
+                        .map(p -> new Piece(p.number(), new Part(p.left(), p.top(), p.width(), p.height())))
+                        .toList(),
+                s.steps().stream().map(FileMapping::toStore).toList(),
+                s.lamp().stream()
+                        .map(l -> new LampRecord(
+                                s.id(),
+                                l.step(),
+                                l.attempt(),
+                                l.setSeconds(),
+                                l.onAt(),
+                                l.offAt(),
+                                l.givenSeconds(),
+                                l.outcome(),
+                                l.told()))
+                        .toList(),
+                s.events().stream()
+                        .map(v -> new SheetEvent(s.id(), v.place(), v.kind(), v.happenedAt()))
+                        .toList(),
+                s.scans().stream()
+                        .map(c -> new Scan(s.id(), c.place(), c.pictureId(), c.handedAt(), c.offsets(), c.source()))
+                        .toList(),
+                List.of());
+    }
+
+    private static Stood toStore(FileStood s) {
+        return new Stood(
+                toStore(s.enlarger()),
+                toStore(s.lens()),
+                toStore(s.paper()),
+                s.frameWidthMm(),
+                s.frameHeightMm(),
+                s.baths().stream()
+                        .map(b -> new Stood.StoodBath(b.name(), b.capacityM2(), b.usedM2()))
+                        .toList(),
+                s.room());
+    }
+
+    private static ExposureStep toStore(FileStep s) {
+        return new ExposureStep(
+                s.place(),
+                s.piece(),
+                Light.of(s.light()),
+                s.opening(),
+                ExposureTime.ofSeconds(s.setSeconds()),
+                s.presses(),
+                s.phases().stream().map(StoredPhase::toCore).toList(),
+                s.cues().stream().map(Cue::valueOf).toList());
+    }
+
+    static FileDecision toFile(Decision d) {
+        return new FileDecision(
+                d.id(),
+                d.sheetId(),
+                d.kind(),
+                d.madeAt(),
+                d.seen(),
+                d.remark(),
+                d.headline(),
+                d.why(),
+                d.proposedLight(),
+                d.proposedSeconds(),
+                d.overruled(),
+                d.takenLight(),
+                d.takenSeconds());
+    }
+
+    static Decision toStore(FileDecision d, String slateId) {
+        return new Decision(
+                d.id(),
+                slateId,
+                d.sheetId(),
+                d.kind(),
+                d.madeAt(),
+                d.seen(),
+                d.remark(),
+                d.headline(),
+                d.why(),
+                d.proposedLight() == null ? null : Light.of(d.proposedLight()).notation(),
+                d.proposedSeconds(),
+                d.overruled(),
+                d.takenLight() == null ? null : Light.of(d.takenLight()).notation(),
+                d.takenSeconds());
+    }
+}

@@ -1,0 +1,206 @@
+package keyslate.server.journey;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Keyboard;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** A colour negative from choosing to a kept print, through a room in which no pixel may be lit. */
+class ColourIT extends JourneyTest {
+    /** More stops of the Tab key than any page has. */
+    private static final int MOST_TABS = 80;
+
+    @Test
+    void aColourNegativeBecomesAKeptPrint() {
+        Page page = page();
+        printer().startsSlate("7", "In colour", "Sky neutral, brick warm");
+        setsPack("0/48/57");
+        printer().goesTo("Test");
+        printer().presses("Expose strip");
+        exposesInTheDark();
+        page.waitForURL("**/test?**");
+        assertThat(page.locator("html")).hasAttribute("data-room", "white");
+
+        assertThat(printer().verdict()).containsText("Look for the patch with the right density");
+        printer().taps(page.getByTestId("strip-taps"), 0.3, 0.5);
+        assertThat(printer().verdict()).containsText("The density is right there");
+        printer().presses("Set 0/48/57");
+        assertThat(printer().verdict()).containsText("on record");
+
+        printer().goesTo("Colour");
+        printer().presses("blue");
+        printer().presses("10");
+        assertThat(printer().verdict()).containsText("The print turns a little bluer");
+        printer().presses("Set 0/48/62");
+        assertThat(page.getByText("On record:")).containsText("Add 5 Y");
+
+        printer().goesTo("Shape");
+        printer().presses("Ellipse");
+        printer().drags(page.getByTestId("area-canvas"), new double[] {0.55, 0.6}, new double[] {0.75, 0.9});
+        assertThat(page.getByLabel("Name")).hasValue("Area 1");
+        printer().goesTo("Print");
+        assertThat(page.getByText("Base; hold back Area 1")).isVisible();
+        printer().presses("Expose print");
+        exposesInTheDark();
+        page.waitForURL("**/judge?**");
+        assertThat(page.getByText("Harder or softer")).hasCount(0);
+        printer().presses("Accept work print 1");
+        page.waitForURL("**/keep");
+        assertThat(printer().verdict()).containsText("Work print 1 is the print");
+        assertThat(page.getByText("0/48/62").first()).isVisible();
+    }
+
+    @Test
+    void fromTestToKeepByKeysAlone() {
+        Page page = page();
+        printer().startsSlate("11", "In colour by keys", "");
+        setsPack("0/48/57");
+        Keyboard keys = page.keyboard();
+        printer().goesTo("Test");
+        assertThat(printer().button("Expose strip")).isEnabled();
+        keys.press("e");
+        exposesInTheDark();
+        page.waitForURL("**/test?**");
+        tabsTo("Right density at");
+        keys.press("ArrowRight");
+        assertThat(page.getByRole(AriaRole.SLIDER)).hasAttribute("aria-valuetext", Pattern.compile("patch 1"));
+        tabsTo("Set 0/48/57");
+        keys.press("Enter");
+        assertThat(printer().verdict()).containsText("on record");
+        keys.press("4");
+        assertThat(printer().button("cyan")).isVisible();
+        keys.press("a");
+        tabsTo("too yellow");
+        keys.press("Enter");
+        tabsTo("clearly");
+        keys.press("Enter");
+        tabsTo("Set 0/4");
+        keys.press("Enter");
+        assertThat(page.getByText("On record:")).containsText("Y");
+        keys.press("6");
+        assertThat(printer().button("Expose print")).isEnabled();
+        keys.press("e");
+        exposesInTheDark();
+        page.waitForURL("**/judge?**");
+        tabsTo("Accept work print 1");
+        keys.press("Enter");
+        page.waitForURL("**/keep");
+        assertThat(printer().verdict()).containsText("Work print 1 is the print");
+    }
+
+    @Test
+    void slipsOfTheFingerDoNothingAndALostLampIsSaid() {
+        Path data = PackagedApplication.emptyFolder();
+        String run;
+        try (PackagedApplication killed = PackagedApplication.start(data, "--demo", "--clock-speed", "1");
+                BrowserContext window = newContext(killed.address())) {
+            Printer printer = new Printer(window.newPage());
+            printer.startsSlate("5", "Slips", "");
+            printer.goesTo("Test");
+            printer.presses("Expose strip");
+            printer.page().waitForURL("**/runs/**");
+            assertThat(printer.runWords()).containsText("exposure 1 of");
+            Keyboard keys = printer.page().keyboard();
+            keys.down(" ");
+            keys.down(" ");
+            keys.down(" ");
+            keys.up(" ");
+            keys.press(" ");
+            assertThat(printer.button("Stop the lamp")).isVisible();
+            keys.press(" ");
+            keys.press("g");
+            keys.press("l");
+            assertThat(printer.runWords()).containsText("Now, exposure 1 of");
+            assertBlack(printer.page().screenshot());
+            run = printer.page().url().replaceFirst("https?://[^/]+", "");
+            killed.kill();
+        }
+        try (PackagedApplication again = PackagedApplication.start(data, "--demo", "--clock-speed", FAST_LAMP);
+                BrowserContext window = newContext(again.address())) {
+            Printer printer = new Printer(window.newPage());
+            printer.opens(run);
+            assertThat(printer.runWords()).containsText("The power was lost");
+            assertBlack(printer.page().screenshot());
+            printer.page().keyboard().press("Backspace");
+            printer.page().keyboard().press("Backspace");
+            printer.page().waitForURL("**/test");
+            assertThat(printer.page()
+                            .getByRole(AriaRole.LINK)
+                            .filter(new Locator.FilterOptions().setHasText("given up")))
+                    .isVisible();
+        }
+    }
+
+    @Test
+    void aGlanceIsRefusedWhilePaperIsOutUnlessForced() {
+        Page page = page();
+        printer().startsSlate("5", "A glance", "");
+        printer().goesTo("Test");
+        printer().presses("Expose strip");
+        page.waitForURL("**/runs/**");
+        assertThat(printer().runWords()).containsText("exposure 1 of");
+        page.keyboard().press("l");
+        page.keyboard().press("g");
+        page.keyboard().press("l");
+        assertBlack(page.screenshot());
+        page.keyboard().press("g");
+        page.keyboard().press("Shift+L");
+        page.waitForFunction("() => document.documentElement.dataset.room === 'safelight'");
+        page.waitForFunction("() => document.documentElement.dataset.room === 'blackout'");
+        assertBlack(page.screenshot());
+    }
+
+    /** Every frame from the first press to the closed drum is black, and there is one for each step. */
+    private void exposesInTheDark() {
+        Page page = page();
+        page.waitForURL("**/runs/**");
+        assertThat(printer().runWords()).containsText("exposure 1 of");
+        int steps = 0;
+        try (Screencast cast = new Screencast(page)) {
+            while (!printer().button("Drum closed").isVisible()) {
+                steps++;
+                assertBlack(page.screenshot());
+                page.keyboard().press(" ");
+                assertThat(printer().runWords()).not().containsText("exposure " + steps + " of");
+            }
+            assertBlack(page.screenshot());
+            page.keyboard().press("h");
+            assertBlack(page.screenshot());
+            List<byte[]> frames = cast.frames();
+            frames.forEach(ColourIT::assertBlack);
+            assertThat(frames.size()).as("frames of the dark").isGreaterThanOrEqualTo(steps);
+        }
+        page.keyboard().press(" ");
+        assertThat(printer().button("Hang it")).isVisible();
+        page.keyboard().press(" ");
+    }
+
+    /** Other journeys keep prints, and the start follows what was kept. */
+    private void setsPack(String pack) {
+        printer().enters("Pack, C/M/Y", pack);
+        assertThat(printer().field("Pack, C/M/Y")).hasValue(pack);
+    }
+
+    private static void assertBlack(byte[] picture) {
+        assertThat(Pixels.firstAgainst(picture, Pixels::isBlack)).isEmpty();
+    }
+
+    private void tabsTo(String name) {
+        for (int i = 0; i < MOST_TABS; i++) {
+            String focused = (String) page().evaluate(PathByKeyboardIT.FOCUSED_NAME);
+            if (focused.startsWith(name)) {
+                return;
+            }
+            page().keyboard().press("Tab");
+        }
+        throw new AssertionError("Tab never reaches “" + name + "”");
+    }
+}

@@ -1,0 +1,25 @@
+package keyslate.store.json;
+
+import java.util.List;
+import keyslate.store.bench.Enlarger;
+import keyslate.store.bench.Lens;
+import keyslate.store.bench.Paper;
+
+/**
+ * What a sheet rested on when it was begun: an old sheet is read with this and never with what stands in Stores today.
+ *
+ * @param frameWidthMm the frame as the picture stands; {@code frameHeightMm} alike
+ * @param baths of the sheet's process, with what they had taken
+ * @param room the light it was exposed in: SAFELIGHT or BLACKOUT
+ */
+public record Stood(
+        Enlarger enlarger,
+        Lens lens,
+        Paper paper,
+        double frameWidthMm,
+        double frameHeightMm,
+        List<StoodBath> baths,
+        String room) {
+    /** A bath as it was then; square metres. */
+    public record StoodBath(String name, double capacityM2, double usedM2) {}
+}

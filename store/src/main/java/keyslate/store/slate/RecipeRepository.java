@@ -1,0 +1,178 @@
+package keyslate.store.slate;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import keyslate.core.light.Light;
+import keyslate.core.local.LocalChange;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.script.BaseExposure;
+import keyslate.core.script.LocalWork;
+import keyslate.store.Database;
+import keyslate.store.json.Json;
+import keyslate.store.json.StoredShape;
+import keyslate.store.json.StoredTest;
+import keyslate.store.slate.Recipe.Area;
+
+/** Recipes: three queries, however many are read. */
+public final class RecipeRepository {
+    private static final String RECIPE = "SELECT id, slate_id, previous_id, made_at, edit, title, intent, white_wanted,"
+            + " black_wanted, enlarger_id, lens_id, aperture_mark, paper_id, sheet_width_mm, sheet_height_mm,"
+            + " border_mm, fit, crop_place, base_source, base_because, local_way, test FROM recipe WHERE ";
+    private static final String BASE = "SELECT recipe_id, light, seconds FROM base_part WHERE recipe_id IN (SELECT id"
+            + " FROM recipe WHERE %s) ORDER BY recipe_id, place";
+    private static final String AREA = "SELECT recipe_id, area_key, name, shape, soft_edge, change_stops, light, tool"
+            + " FROM area WHERE recipe_id IN (SELECT id FROM recipe WHERE %s) ORDER BY recipe_id, place";
+
+    private final Database database;
+
+    public RecipeRepository(Database database) {
+        this.database = database;
+    }
+
+    public Optional<Recipe> find(String id) {
+        return recipes("id = ?", "", id).stream().findFirst();
+    }
+
+    /** A recipe that something stored points at, so that it must be there. */
+    public Recipe get(String id) {
+        return find(id).orElseThrow();
+    }
+
+    /** Every recipe a slate ever had, oldest first. */
+    public List<Recipe> of(String slateId) {
+        return recipes("slate_id = ?", " ORDER BY made_at, rowid", slateId);
+    }
+
+    /** The recipes that the sheets of a slate were made with, by id. */
+    public Map<String, Recipe> ofSheets(String slateId) {
+        Map<String, Recipe> found = new HashMap<>();
+        recipes("id IN (SELECT recipe_id FROM sheet WHERE slate_id = ?)", "", slateId)
+                .forEach(r -> found.put(r.id(), r));
+        return found;
+    }
+
+    private List<Recipe> recipes(String where, String order, String param) {
+        Map<String, List<BaseExposure.Part>> bases = new HashMap<>();
+        database.sql().sql(String.format(BASE, where)).param(param).query(row -> {
+            bases.computeIfAbsent(row.getString(1), id -> new ArrayList<>())
+                    .add(new BaseExposure.Part(Light.of(row.getString(2)), ExposureTime.ofSeconds(row.getDouble(3))));
+        });
+        Map<String, List<Area>> areas = new HashMap<>();
+        database.sql().sql(String.format(AREA, where)).param(param).query(row -> {
+            areas.computeIfAbsent(row.getString(1), id -> new ArrayList<>()).add(area(row));
+        });
+        return database.sql()
+                .sql(RECIPE + where + order)
+                .param(param)
+                .query((row, n) ->
+                        recipe(row, bases.get(row.getString("id")), areas.getOrDefault(row.getString("id"), List.of())))
+                .list();
+    }
+
+    private static Area area(ResultSet row) throws SQLException {
+        return new Area(
+                row.getString("area_key"),
+                row.getString("name"),
+                Json.read(row.getString("shape"), StoredShape.class).toCore(),
+                row.getDouble("soft_edge"),
+                LocalChange.ofStops(row.getDouble("change_stops")),
+                Optional.ofNullable(row.getString("light")).map(Light::of),
+                row.getString("tool"));
+    }
+
+    private static Recipe recipe(ResultSet row, List<BaseExposure.Part> base, List<Area> areas) throws SQLException {
+        return new Recipe(
+                row.getString("id"),
+                row.getString("slate_id"),
+                row.getString("previous_id"),
+                row.getString("made_at"),
+                row.getString("edit"),
+                new Recipe.Naming(
+                        row.getString("title"),
+                        row.getString("intent"),
+                        row.getBoolean("white_wanted"),
+                        row.getBoolean("black_wanted")),
+                new Recipe.Setup(
+                        row.getString("enlarger_id"),
+                        row.getString("lens_id"),
+                        row.getDouble("aperture_mark"),
+                        row.getString("paper_id"),
+                        row.getDouble("sheet_width_mm"),
+                        row.getDouble("sheet_height_mm"),
+                        row.getDouble("border_mm"),
+                        row.getString("fit"),
+                        row.getDouble("crop_place")),
+                new Recipe.Base(new BaseExposure(base), row.getString("base_source"), row.getString("base_because")),
+                Json.read(row.getString("test"), StoredTest.class).toCore(),
+                new Recipe.Local(areas, LocalWork.Way.valueOf(row.getString("local_way"))));
+    }
+
+    public void add(Recipe recipe) {
+        database.sql()
+                .sql("INSERT INTO recipe (id, slate_id, previous_id, made_at, edit, title, intent, white_wanted,"
+                        + " black_wanted, enlarger_id, lens_id, aperture_mark, paper_id, sheet_width_mm,"
+                        + " sheet_height_mm, border_mm, fit, crop_place, base_source, base_because, local_way, test)"
+                        + " VALUES (:id, :slateId, :previousId, :madeAt, :edit, :title, :intent, :whiteWanted,"
+                        + " :blackWanted, :enlargerId, :lensId, :apertureMark, :paperId, :sheetWidthMm,"
+                        + " :sheetHeightMm, :borderMm, :fit, :cropPlace, :baseSource, :baseBecause, :localWay, :test)")
+                .param("id", recipe.id())
+                .param("slateId", recipe.slateId())
+                .param("previousId", recipe.previousId())
+                .param("madeAt", recipe.madeAt())
+                .param("edit", recipe.edit())
+                .param("title", recipe.naming().title())
+                .param("intent", recipe.naming().intent())
+                .param("whiteWanted", recipe.naming().whiteWanted())
+                .param("blackWanted", recipe.naming().blackWanted())
+                .param("enlargerId", recipe.setup().enlargerId())
+                .param("lensId", recipe.setup().lensId())
+                .param("apertureMark", recipe.setup().apertureMark())
+                .param("paperId", recipe.setup().paperId())
+                .param("sheetWidthMm", recipe.setup().sheetWidthMm())
+                .param("sheetHeightMm", recipe.setup().sheetHeightMm())
+                .param("borderMm", recipe.setup().borderMm())
+                .param("fit", recipe.setup().fit())
+                .param("cropPlace", recipe.setup().cropPlace())
+                .param("baseSource", recipe.base().source())
+                .param("baseBecause", recipe.base().because())
+                .param("localWay", recipe.local().way().name())
+                .param("test", Json.write(StoredTest.of(recipe.test())))
+                .update();
+        int place = 1;
+        for (BaseExposure.Part part : recipe.base().exposure().parts()) {
+            database.sql()
+                    .sql("INSERT INTO base_part (recipe_id, place, light, seconds) VALUES (?, ?, ?, ?)")
+                    .params(
+                            recipe.id(),
+                            place++,
+                            part.light().notation(),
+                            part.time().inSeconds())
+                    .update();
+        }
+        place = 1;
+        for (Area area : recipe.local().areas()) {
+            add(recipe.id(), place++, area);
+        }
+    }
+
+    private void add(String recipeId, int place, Area area) {
+        database.sql()
+                .sql("INSERT INTO area (recipe_id, place, area_key, name, shape, soft_edge, change_stops, light, tool)"
+                        + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)")
+                .param(recipeId)
+                .param(place)
+                .param(area.key())
+                .param(area.name())
+                .param(Json.write(StoredShape.of(area.shape())))
+                .param(area.softEdge())
+                .param(area.change().change().inStops())
+                .param(area.light().map(Light::notation).orElse(null))
+                .param(area.tool())
+                .update();
+    }
+}

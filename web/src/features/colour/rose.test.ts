@@ -1,0 +1,39 @@
+import { describe, expect, it } from "vitest";
+import { RAYS, placeOf, rayPlace, reachOf } from "./rose";
+
+const pack = (...points: number[]) => ({ notation: points.join("/"), points });
+const middle = pack(0, 50, 50);
+
+describe("the rose", () => {
+  it("puts more magenta in the beam where the print turns greener", () => {
+    expect(placeOf(pack(0, 60, 50), middle)).toEqual({ x: 0, y: -10 });
+    expect(RAYS[0].letter).toBe("G");
+  });
+
+  it("puts every change of one or two filters on its ray", () => {
+    const packs = {
+      G: [0, 60, 50],
+      C: [0, 60, 60],
+      B: [0, 50, 60],
+      M: [0, 40, 50],
+      R: [0, 40, 40],
+      Y: [0, 50, 40],
+    };
+    RAYS.forEach((ray, i) => {
+      const at = placeOf(pack(...packs[ray.letter]), middle);
+      expect(at.x).toBeCloseTo(10 * rayPlace(i).x, 6);
+      expect(at.y).toBeCloseTo(10 * rayPlace(i).y, 6);
+    });
+  });
+
+  it("does not see neutral density", () => {
+    const at = placeOf(pack(10, 60, 60), middle);
+    expect([at.x, at.y]).toEqual([0, 0]);
+  });
+
+  it("reaches as far as its sheets lie apart", () => {
+    expect(reachOf([])).toBe(10);
+    expect(reachOf([{ x: 12, y: 0 }])).toBe(20);
+    expect(reachOf([{ x: 0, y: -30 }])).toBe(40);
+  });
+});

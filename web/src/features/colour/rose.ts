@@ -1,0 +1,49 @@
+import type { LightView } from "../../shared/api/client";
+
+/** A place on the rose, in points of filter from its middle: to the right and down. */
+export interface RosePlace {
+  x: number;
+  y: number;
+}
+
+const COS = Math.sqrt(3) / 2;
+const SMALLEST_REACH = 10;
+
+/** Magenta and yellow of a pack without its neutral part. */
+function chroma(light: LightView): { magenta: number; yellow: number } {
+  const [cyan = 0, magenta = 0, yellow = 0] = light.points;
+  return { magenta: magenta - cyan, yellow: yellow - cyan };
+}
+
+/** Where a pack lies seen from another: more magenta in the beam is up (the print greener), more yellow right and down (bluer). */
+export function placeOf(light: LightView, middle: LightView): RosePlace {
+  const a = chroma(light);
+  const b = chroma(middle);
+  const magenta = a.magenta - b.magenta;
+  const yellow = a.yellow - b.yellow;
+  return { x: COS * yellow, y: yellow / 2 - magenta };
+}
+
+/** How many points the rose reaches, so that all places lie on it: 10, 20, 40 … */
+export function reachOf(places: readonly RosePlace[]): number {
+  const far = Math.max(0, ...places.map((p) => Math.hypot(p.x, p.y)));
+  let reach = SMALLEST_REACH;
+  while (reach < far * 1.15) reach *= 2;
+  return reach;
+}
+
+/** The six ways a print can turn, clockwise from the top, each with what the pack does for it. */
+export const RAYS = [
+  { letter: "G", word: "greener", pack: "+M filter" },
+  { letter: "C", word: "more cyan", pack: "+M +Y filter" },
+  { letter: "B", word: "bluer", pack: "+Y filter" },
+  { letter: "M", word: "more magenta", pack: "−M filter" },
+  { letter: "R", word: "redder", pack: "−M −Y filter" },
+  { letter: "Y", word: "yellower", pack: "−Y filter" },
+] as const;
+
+/** The direction of a ray, a unit long. */
+export function rayPlace(index: number): RosePlace {
+  const angle = (index * Math.PI) / 3;
+  return { x: Math.sin(angle), y: -Math.cos(angle) };
+}

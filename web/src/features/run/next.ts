@@ -1,0 +1,38 @@
+import type { RunView } from "../../shared/api/client";
+
+/** What one press does next in a run. */
+export type Next =
+  | { do: "light"; step: number }
+  | { do: "wait" }
+  | { do: "told"; step: number }
+  | { do: "event"; kind: string; words: string }
+  | { do: "hang" }
+  | { do: "nothing" };
+
+const WET_WAY: readonly (readonly [string, string])[] = [
+  ["IN_DEVELOPER", "In the developer"],
+  ["IN_STOP", "In the stop"],
+  ["IN_FIXER", "In the fixer"],
+];
+const DRUM_WAY: readonly (readonly [string, string])[] = [["DRUM_CLOSED", "Drum closed"]];
+
+/** The way of a sheet's paper after its light: trays under the safelight, or a drum in the dark. */
+export function wayOf(run: RunView): readonly (readonly [string, string])[] {
+  return run.room === "BLACKOUT" ? DRUM_WAY : WET_WAY;
+}
+
+/** One key does the next thing; what that is follows from where the run stands. */
+export function nextOf(run: RunView): Next {
+  if (run.state !== "EXPOSING" || run.powerLost) return { do: "nothing" };
+  if (run.lampOn) return run.lamp === "SWITCHED" ? { do: "wait" } : { do: "told", step: run.step ?? 0 };
+  if (run.step !== undefined) return { do: "light", step: run.step };
+  const open = wayOf(run).find(([kind]) => !run.events.some((e) => e.kind === kind));
+  return open ? { do: "event", kind: open[0], words: open[1] } : { do: "hang" };
+}
+
+/** Whether paper is out that white light would fog. */
+export function paperIsOut(run: RunView): boolean {
+  if (run.state !== "EXPOSING") return false;
+  const safe = run.room === "BLACKOUT" ? "DRUM_CLOSED" : "IN_FIXER";
+  return !run.events.some((e) => e.kind === safe);
+}

@@ -1,0 +1,45 @@
+import { useCallback, useEffect, useState } from "react";
+import type { RunView } from "../../shared/api/client";
+import type { Keys } from "../../shared/keys/keys";
+import { roomOf } from "../../shared/room/room";
+import { say, sound } from "../../shared/sound/player";
+import { paperIsOut } from "./next";
+
+const GLANCE_MS = 3000;
+
+/**
+ * A look at the black screen, by two keys so that no slip lights it: G, then L. While paper is out it is refused; Shift and L forces it. A glance
+ * is on record, as it may have cost the sheet.
+ */
+export function useGlance(
+  run: RunView,
+  record: (kind: string) => void,
+  onGlance: (open: boolean) => void,
+): Keys {
+  const [asked, setAsked] = useState(false);
+  const [open, setOpen] = useState(false);
+  useEffect(() => {
+    onGlance(open);
+    if (!open) return;
+    const end = window.setTimeout(() => setOpen(false), GLANCE_MS);
+    return () => window.clearTimeout(end);
+  }, [open, onGlance]);
+  const look = useCallback(() => {
+    record("GLANCE");
+    setAsked(false);
+    setOpen(true);
+  }, [record]);
+  if (roomOf(run.room) !== "blackout") return {};
+  const out = paperIsOut(run);
+  return {
+    g: () => {
+      say(out ? "Paper is out. Shift and L looks all the same." : "Press L to look.");
+      setAsked(true);
+    },
+    l: () => {
+      if (asked && !out) return look();
+      if (asked) sound("mistake");
+    },
+    L: () => asked && look(),
+  };
+}

@@ -1,0 +1,61 @@
+import { Button } from "antd";
+import { useNavigate } from "react-router";
+import type { SlateView } from "../api/client";
+import { useKeys } from "../keys/keys";
+import { enterRoom, roomOf } from "../room/room";
+import { Verdict } from "../ui/Verdict";
+import { useBeginSheet } from "./useBeginSheet";
+
+/** The last word before the light goes out: expose it, say why it cannot be, or go back to the sheet under the lamp. */
+export function ExposeVerdict(props: {
+  slate: SlateView;
+  kind: string;
+  name: string;
+  headline: string;
+  why: string;
+  problem: string | undefined;
+  mend: string;
+}) {
+  const { slate, kind, problem } = props;
+  const navigate = useNavigate();
+  const begin = useBeginSheet(slate);
+  const under = slate.sheets.find((s) => s.state === "EXPOSING");
+  const possible = problem === undefined && !under && !begin.isPending;
+  useKeys({ e: () => possible && begin.mutate(kind) });
+  if (under) {
+    return (
+      <Verdict
+        headline={`${under.label} is under the lamp.`}
+        why={`${String(under.stepsDone)} of ${String(under.script.length)} exposures are given. Finish it or give it up before the next one.`}
+      >
+        <Button
+          type="primary"
+          className="on-dark"
+          onClick={() => {
+            enterRoom(roomOf(slate.medium.room));
+            void navigate(`/runs/${under.id}`);
+          }}
+        >
+          Continue
+        </Button>
+      </Verdict>
+    );
+  }
+  return (
+    <Verdict
+      headline={problem ?? props.headline}
+      why={problem ? props.mend : props.why}
+      error={begin.error ? (begin.error.at("/kind") ?? begin.error.message) : undefined}
+    >
+      <Button
+        type="primary"
+        className="on-dark"
+        disabled={!possible}
+        loading={begin.isPending}
+        onClick={() => begin.mutate(kind)}
+      >
+        Expose {props.name} <kbd>E</kbd>
+      </Button>
+    </Verdict>
+  );
+}
