@@ -55,9 +55,11 @@ export function BenchPage() {
         )}
         <div className="bench-actions">
           {bench.data?.practice && <PracticeMark />}
-          <Button type="primary" onClick={() => void navigate("/rolls")}>
-            New slate from a frame
-          </Button>
+          {bench.data?.empty === false && (
+            <Button type="primary" onClick={() => void navigate("/rolls")}>
+              New slate from a frame
+            </Button>
+          )}
           <ImportSlate />
         </div>
       </main>

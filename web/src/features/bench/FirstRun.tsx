@@ -26,7 +26,9 @@ export function FirstRun() {
   return (
     <section className="first-run" aria-label="First run">
       <h1>What stands in your darkroom?</h1>
-      <p className="lead">Three questions. What you do not know yet can be changed later.</p>
+      <p className="lead">
+        Three questions. Generic values stand for all the rest, and each says that it is a default.
+      </p>
       <div className="question">
         <h2>What do you print on?</h2>
         <Ways<Answers["papers"]>
@@ -39,9 +41,7 @@ export function FirstRun() {
           ]}
           onChange={(papers) => set(papers === "MONOCHROME" ? { papers } : { papers, head: "COLOUR" })}
         />
-        <p className="field-hint">
-          A box of generic paper is put on the shelf; rename it when you open your own.
-        </p>
+        <p className="field-hint">A box of generic paper is put on the shelf.</p>
       </div>
       <div className="question">
         <h2>What head has the enlarger?</h2>

@@ -8,6 +8,7 @@ export function WetSide(props: { bench: Schemas["BenchView"] }) {
   return (
     <aside className="wet-side" aria-label="Baths and paper">
       <h2>Wet side</h2>
+      {props.bench.baths.length === 0 && <p className="wet-note">No bath is entered.</p>}
       <ul>
         {props.bench.baths.map((bath) => (
           <li key={bath.id}>
@@ -23,6 +24,7 @@ export function WetSide(props: { bench: Schemas["BenchView"] }) {
         ))}
       </ul>
       <h2>Paper</h2>
+      {props.bench.papers.length === 0 && <p className="wet-note">No box is on the shelf.</p>}
       <ul>
         {props.bench.papers.map((paper) => (
           <li key={paper.id}>

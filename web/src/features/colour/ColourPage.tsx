@@ -228,7 +228,7 @@ function Steps(props: {
           <button
             key={option.points}
             type="button"
-            aria-label={option.label === "between" ? `about ${String(option.points)}` : option.label}
+            aria-label={option.label === "between" ? `between, about ${String(option.points)}` : option.label}
             aria-pressed={option.points === props.value}
             onClick={() => props.onChange(option.points)}
           >

@@ -12,7 +12,7 @@ const seeds = {
     muted: "#555555",
     line: "#c4c4c4",
     field: "#ffffff",
-    warn: "#8a2d00",
+    warn: "#161616",
   },
   safelight: {
     slate: "#000000",

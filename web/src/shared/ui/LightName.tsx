@@ -20,11 +20,7 @@ export function LightName(props: { light: LightView; large?: boolean }) {
   );
 }
 
-/** A filter's colour with its letter on it. */
+/** A filter's colour with its letter on it; the letter is drawn, so that the words beside it are the name. */
 export function Swatch(props: { letter: string }) {
-  return (
-    <span className={`swatch swatch-${props.letter}`} aria-hidden="true">
-      {props.letter}
-    </span>
-  );
+  return <span className={`swatch swatch-${props.letter}`} data-letter={props.letter} aria-hidden="true" />;
 }

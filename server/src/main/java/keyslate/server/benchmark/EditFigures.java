@@ -12,6 +12,7 @@ import keyslate.server.print.RunService;
 import keyslate.server.print.RunViews.NewSheet;
 import keyslate.server.slate.SlateService;
 import keyslate.server.slate.SlateViews.NewSlate;
+import keyslate.store.Database;
 import keyslate.store.negative.Frame;
 import keyslate.store.negative.RollRepository;
 import keyslate.store.slate.LampRecord;
@@ -35,7 +36,7 @@ final class EditFigures {
     }
 
     void add(Map<String, Double> figures) throws IOException, InterruptedException {
-        String slate = slateOfManySheets();
+        String slate = context.getBean(Database.class).inTransaction(this::slateOfManySheets);
         long version = context.getBean(SlateService.class).find(slate).version();
         double[] times = new double[RequestFigures.MEASURED];
         for (int i = -RequestFigures.WARM_UP; i < times.length; i++) {

@@ -16,6 +16,8 @@ record View(String name, String path, String ready) {
         String worked = slate(slates, "Kiln under cloud");
         String kept = slate(slates, "Shelf by the window");
         String strip = slate(slates, "Yard in fog");
+        String balanced = slate(slates, "Teapot, colour");
+        String board = slate(slates, "Test board");
         return List.of(
                 new View("bench", "/", ".verdict"),
                 new View("rolls", "/rolls", ".proof img"),
@@ -23,6 +25,10 @@ record View(String name, String path, String ready) {
                 new View("setup", "/slates/" + worked + "/setup", ".easel-picture"),
                 new View("test-plan", "/slates/" + worked + "/test?sheet=plan", ".strip-overlay, .print-overlay"),
                 new View("test-read", "/slates/" + strip + "/test", ".marks"),
+                new View("colour-setup", "/slates/" + balanced + "/setup", ".easel-picture"),
+                new View("colour-plan", "/slates/" + balanced + "/test?sheet=plan", ".strip-overlay, .print-overlay"),
+                new View("colour", "/slates/" + balanced + "/colour", ".rose img"),
+                new View("colour-judge", "/slates/" + board + "/judge", ".wish"),
                 new View("shape", "/slates/" + worked + "/shape", ".areas"),
                 new View("print", "/slates/" + worked + "/print", ".preflight"),
                 new View("judge", "/slates/" + kept + "/judge", ".wish"),
