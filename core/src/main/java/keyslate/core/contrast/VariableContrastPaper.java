@@ -2,6 +2,7 @@ package keyslate.core.contrast;
 
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import keyslate.core.numeric.Bisection;
 import keyslate.core.numeric.LinearTable;
 import keyslate.core.quantity.Check;
@@ -46,6 +47,10 @@ public final class VariableContrastPaper {
     private static final double LOWEST_RATIO = -8;
     private static final double HIGHEST_RATIO = 8;
     private static final LinearTable SPEED_LOSS = LinearTable.of(new double[][] {{-1, 0}, {3.5, 0}, {4, 1}, {5, 1}});
+
+    private static final int MOST_LIGHTS = 500;
+    /** A light is found by bisections within bisections, and a burn asks for the same one at every step of its own. */
+    private final Map<Grade, FilterLight> lights = new ConcurrentHashMap<>();
 
     private final Map<GradeFilter, FilterLight> filters = new EnumMap<>(GradeFilter.class);
     private final double[] greenFactors = new double[OFFSETS.length * NODE_WEIGHTS.length];
@@ -125,6 +130,19 @@ public final class VariableContrastPaper {
      * the time from 4 on.
      */
     public FilterLight lightAt(Grade grade) {
+        FilterLight before = lights.get(grade);
+        if (before != null) {
+            return before;
+        }
+        if (lights.size() >= MOST_LIGHTS) {
+            lights.clear();
+        }
+        FilterLight light = computed(grade);
+        lights.put(grade, light);
+        return light;
+    }
+
+    private FilterLight computed(Grade grade) {
         double ratio = ratioForRange(GradeScale.isoRangeOf(grade));
         double logTime = SPEED_LOG_TIME + Math.log10(2) * SPEED_LOSS.at(grade.onScale());
         double blue = logBlueFor(SPEED_NET, ratio) - logTime;

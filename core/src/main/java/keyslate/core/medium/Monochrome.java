@@ -1,9 +1,7 @@
 package keyslate.core.medium;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.MixedBurn;
 import keyslate.core.contrast.VariableContrastPaper;
@@ -24,15 +22,7 @@ public final class Monochrome implements Medium {
     public static final String ID = "MONOCHROME";
 
     private final VariableContrastPaper paper;
-    private static final int MOST_KNOWN = 1000;
-
-    /** A burn as it was asked for. */
-    private record Burn(Light base, ExposureTime time, Stops change, Light burn) {}
-
     private final MixedBurn burns;
-    /** Solving a burn takes tens of milliseconds, and a plan asks for the same one again and again. */
-    private final Map<Burn, Double> known = new ConcurrentHashMap<>();
-
     private final PrintModel model;
     private final StandInPaper standIn;
 
@@ -78,26 +68,12 @@ public final class Monochrome implements Medium {
     /** CON-16 at a mid tone. */
     @Override
     public double burnFactor(Light base, ExposureTime time, Stops change, Light burn) {
-        Burn asked = new Burn(base, time, change, burn);
-        Double before = known.get(asked);
-        if (before != null) {
-            return before;
-        }
-        if (known.size() >= MOST_KNOWN) {
-            known.clear();
-        }
-        double factor = solved(asked);
-        known.put(asked, factor);
-        return factor;
-    }
-
-    private double solved(Burn b) {
         return burns.timeFactor(
-                b.base().toFilter().grade(),
-                b.time(),
+                base.toFilter().grade(),
+                time,
                 VariableContrastPaper.SPEED_NET,
-                b.change(),
-                b.burn().toFilter().grade());
+                change,
+                burn.toFilter().grade());
     }
 
     @Override
