@@ -47,6 +47,17 @@ unlessDone(
     npm("run", "--silent", "build", "--", "--logLevel", "warn");
   },
 );
+unlessDone(
+  ".build-stamp-sounds",
+  ["src/shared/sound", "vite.sounds.config.ts", "package.json"],
+  "dist-sounds/sounds.js",
+  () => npm("run", "--silent", "build", "--", "--config", "vite.sounds.config.ts", "--logLevel", "warn"),
+);
 const inJar = "target/classes/static";
 rmSync(inJar, { recursive: true, force: true });
 cpSync("dist", inJar, { recursive: true });
+// The readable reference of the API: the package's own page parts beside ours.
+for (const part of ["swagger-ui.css", "swagger-ui-bundle.js"]) {
+  cpSync(join("node_modules/swagger-ui-dist", part), join(inJar, "reference", part));
+}
+cpSync("node_modules/swagger-ui-dist/LICENSE", join(inJar, "reference", "swagger-ui.LICENSE"));

@@ -3,7 +3,17 @@ import { defineConfig } from "eslint/config";
 import ts from "typescript-eslint";
 
 export default defineConfig(
-  { ignores: ["dist", "target", "node_modules", "src/shared/api/schema.d.ts", "public", "build.mjs"] },
+  {
+    ignores: [
+      "dist",
+      "dist-sounds",
+      "target",
+      "node_modules",
+      "src/shared/api/schema.d.ts",
+      "public",
+      "build.mjs",
+    ],
+  },
   ts.configs.strict,
   hooks.configs.flat["recommended-latest"],
   {
@@ -14,6 +24,12 @@ export default defineConfig(
         "error",
         { selector: "Literal[value=/^#[0-9a-fA-F]{3,8}$/]", message: "Colours live in shared/theme only." },
         { selector: "Literal[value=/^rgba?\\(/]", message: "Colours live in shared/theme only." },
+        {
+          selector:
+            "BinaryExpression[operator=/^[!=]==$/] > Literal[value=/^(STRIP|PRINT|MONOCHROME|COLOUR|grade .*)$/]",
+          message:
+            "What a kind of sheet or paper decides comes from the server; no word of it is compared here.",
+        },
       ],
     },
   },

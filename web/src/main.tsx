@@ -29,6 +29,9 @@ function Application() {
   );
 }
 
+// A reload while the server is gone stays black; browsers without it show their own page then.
+if ("serviceWorker" in navigator) void navigator.serviceWorker.register("/shell.js").catch(() => undefined);
+
 const root = document.getElementById("root");
 if (root) {
   createRoot(root).render(

@@ -55,7 +55,10 @@ function Hung(props: { slate: SlateView; sheet: SheetView; first: boolean; chose
             </span>
           )}
           <strong>{sheet.label}</strong>
-          <span>{sheet.summary}</span>
+          <span>
+            {sheet.doubt !== undefined && "doubtful, "}
+            {sheet.summary}
+          </span>
         </Link>
       </li>
     </>

@@ -3,12 +3,23 @@ import { type ReactNode, useState } from "react";
 import { Link } from "react-router";
 import type { RecipeChange, SlateView } from "../shared/api/client";
 import { type RecipeEdit, type SlateChange, useStores } from "../shared/api/slate";
+import { draft } from "../shared/preview/draft";
 import { Choice } from "../shared/ui/Choice";
 import { LightName } from "../shared/ui/LightName";
 import { type Commit, QuantityField } from "../shared/ui/QuantityField";
 import { TextField } from "../shared/ui/TextField";
-import { aperture, centimetres, number, seconds, sheetSize, times } from "../shared/units/format";
+import {
+  aperture,
+  centimetres,
+  number,
+  seconds,
+  sheetSize,
+  signedStops,
+  stopWord,
+  times,
+} from "../shared/units/format";
 import { Elevation, columnLayout } from "./Elevation";
+import { Wordmark } from "./Wordmark";
 
 /**
  * The enlarger is the recipe: a drawn elevation whose parts carry the standing values and are the handles that change
@@ -24,9 +35,7 @@ export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<Reci
   const setupLink = `/slates/${slate.id}/setup`;
   return (
     <aside className="column" aria-label="Enlarger: the standing recipe">
-      <Link to="/" className="wordmark">
-        Key Slate
-      </Link>
+      <Wordmark />
       <Elevation setup={setup} />
       <Part at={at.lamp} label="Lamp" to={setupLink} differs={differs("lamp")}>
         <span className="part-value">{setup.head}</span>
@@ -86,7 +95,8 @@ export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<Reci
       <Part at={at.easel} label="Easel" to={setupLink} differs={differs("paper")}>
         <span className="part-value">{sheetSize(setup.turnedWidthMm, setup.turnedHeightMm)}</span>
         <span className="part-note">
-          {setup.paperName}, {setup.paperBatch}, {number(Math.floor(setup.paperSheetsLeft))} left
+          {setup.paperName}, {setup.paperBatch}
+          {setup.paperCounted && `, ${number(Math.floor(setup.paperSheetsLeft))} left`}
         </span>
       </Part>
     </aside>
@@ -246,6 +256,15 @@ export function BaseEditor(props: EditorProps) {
         }
         onCommit={(c) => edit.mutateAsync(change(c))}
         onStep={(direction, big) => edit.mutate({ base: { changeStops: direction / (big ? 3 : 12) } })}
+        drag={{
+          preview: (steps) => {
+            draft.offer(props.slate, { base: { changeStops: steps / 12 } });
+            return `${signedStops(steps / 12)} ${stopWord(steps / 12)}`;
+          },
+          take: (steps) =>
+            edit.mutate({ base: { changeStops: steps / 12 } }, { onSettled: () => draft.end() }),
+          leave: () => draft.end(),
+        }}
       />
       <p className="field-hint">
         Received. The timer is set to {seconds(base.setSeconds)} s, with {number(setup.lagSeconds)} s for the

@@ -1,4 +1,5 @@
 import { Modal } from "antd";
+import { useRoom } from "../shared/room/room";
 import type { Stations } from "./BenchEdge";
 
 const GENERAL: readonly (readonly [string, string])[] = [
@@ -27,6 +28,7 @@ const RUN: readonly (readonly [string, string])[] = [
   ["R", "say it again"],
   ["X", "end the light now"],
   ["⌫ ⌫", "give the sheet up; the second press does it"],
+  ["F", "in the blackout room: full screen again, after the alarm"],
   ["G L", "in the blackout room: look at the screen; refused while paper is out, unless with Shift"],
 ];
 
@@ -50,6 +52,7 @@ function Group(props: { title: string; rows: readonly (readonly [string, string]
 
 /** The list of keys. */
 export function KeyList(props: { open: boolean; stations?: Stations; onClose: () => void }) {
+  const room = useRoom();
   return (
     <Modal open={props.open} onCancel={props.onClose} footer={null} title="Keys" width={720}>
       <div className="key-list">
@@ -61,6 +64,12 @@ export function KeyList(props: { open: boolean; stations?: Stations; onClose: ()
         <Group title="Shape" rows={SHAPE} />
         <Group title="Under the lamp" rows={RUN} />
       </div>
+      {room === "white" && (
+        <p className="note">
+          For scripts: <a href="/api/reference">reference of the API</a>. It is bright, and opens in white
+          light only.
+        </p>
+      )}
     </Modal>
   );
 }

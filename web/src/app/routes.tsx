@@ -16,6 +16,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import("../features/run/RunPage")).RunPage }),
       },
       {
+        path: "/slates/:id/rehearsal/:kind",
+        lazy: async () => ({ Component: (await import("../features/run/RehearsalPage")).RehearsalPage }),
+      },
+      {
         path: "/slates/:id",
         element: <SlateFrame />,
         children: [
@@ -42,6 +46,12 @@ export const router = createBrowserRouter([
           {
             path: "print",
             lazy: async () => ({ Component: (await import("../features/print/PrintPage")).PrintPage }),
+          },
+          {
+            path: "dark/:kind",
+            lazy: async () => ({
+              Component: (await import("../features/dark/BeforeDarkPage")).BeforeDarkPage,
+            }),
           },
           {
             path: "judge",

@@ -14,7 +14,9 @@ import { aperture, number, seconds, sheetSize, times } from "../../shared/units/
 import { Elevation, columnLayout } from "../../app/Elevation";
 import { FirstRun } from "./FirstRun";
 import { ImportSlate } from "./ImportSlate";
+import { PracticeSwitch } from "./PracticeSwitch";
 import { WetSide } from "./WetSide";
+import { Wordmark } from "../../app/Wordmark";
 
 type Card = Schemas["SlateCard"];
 
@@ -24,6 +26,7 @@ export function BenchPage() {
   const room = useRoom();
   const navigate = useNavigate();
   const [keysOpen, setKeysOpen] = useState(false);
+  const [skipped, setSkipped] = useState(false);
   const [now, ...others] = bench.data?.slates ?? [];
   useKeys({
     n: () => now && void navigate(`/slates/${now.id}/${now.next.station}`),
@@ -34,14 +37,15 @@ export function BenchPage() {
   return (
     <div className="frame bench">
       <aside className="column" aria-label="Enlarger">
-        <Link to="/" className="wordmark">
-          Key Slate
-        </Link>
+        <Wordmark />
         {now ? <OnEnlarger slateId={now.id} /> : <p className="column-empty">Nothing is on the enlarger.</p>}
+        {bench.data && <PracticeSwitch practice={bench.data.practice} />}
       </aside>
       <main className="frame-main bench-main">
-        {bench.data?.empty && <FirstRun />}
-        {bench.data && !bench.data.empty && !now && <EmptyBench />}
+        {bench.data?.empty && !skipped && <FirstRun onSkip={() => setSkipped(true)} />}
+        {bench.data && (!bench.data.empty || skipped) && !now && (
+          <EmptyBench questions={bench.data.empty ? () => setSkipped(false) : undefined} />
+        )}
         {now && <OnEasel card={now} />}
         {others.length > 0 && (
           <section aria-label="Other slates">
@@ -54,7 +58,6 @@ export function BenchPage() {
           </section>
         )}
         <div className="bench-actions">
-          {bench.data?.practice && <PracticeMark />}
           {bench.data?.empty === false && (
             <Button type="primary" onClick={() => void navigate("/rolls")}>
               New slate from a frame
@@ -159,16 +162,8 @@ function OnEnlarger(props: { slateId: string }) {
   );
 }
 
-/** Nothing that is made here came from a real darkroom, and that is said. */
-function PracticeMark() {
-  return (
-    <p className="practice-mark">
-      <strong>Practice darkroom.</strong> Lamp, paper and scans are simulated.
-    </p>
-  );
-}
-
-function EmptyBench() {
+/** Nothing is here yet; the questions of the first run can be come back to. */
+function EmptyBench(props: { questions: (() => void) | undefined }) {
   const navigate = useNavigate();
   return (
     <section className="empty">
@@ -177,6 +172,14 @@ function EmptyBench() {
       <Button type="primary" onClick={() => void navigate("/rolls")}>
         Go to Rolls
       </Button>
+      {props.questions && (
+        <p>
+          <button type="button" className="link" onClick={props.questions}>
+            Say what stands in your darkroom
+          </button>
+          , before the first slate.
+        </p>
+      )}
     </section>
   );
 }

@@ -7,13 +7,21 @@ import { Verdict } from "../../shared/ui/Verdict";
 
 type Answers = Required<Schemas["FirstStart"]>;
 
+/** Colour paper is printed through a pack, which a head with dials gives. */
+const HEADS: Record<Answers["papers"], Partial<Answers>> = {
+  MONOCHROME: {},
+  COLOUR: { head: "COLOUR" },
+  BOTH: { head: "COLOUR" },
+};
+
 /** An empty bench: three questions, each with an answer that can be left as it is. Nothing else is asked before the first strip. */
-export function FirstRun() {
+export function FirstRun(props: { onSkip: () => void }) {
   const client = useQueryClient();
   const [answers, setAnswers] = useState<Answers>({
     papers: "MONOCHROME",
     head: "CONDENSER",
     lamp: "MY_TIMER",
+    sheet: "CM_20_25",
   });
   const begin = useMutation<unknown, Problem, Answers>({
     mutationFn: (body) =>
@@ -39,14 +47,13 @@ export function FirstRun() {
             { value: "COLOUR", label: "Colour" },
             { value: "BOTH", label: "Both" },
           ]}
-          onChange={(papers) => set(papers === "MONOCHROME" ? { papers } : { papers, head: "COLOUR" })}
+          onChange={(papers) => set({ papers, ...HEADS[papers] })}
         />
-        <p className="field-hint">A box of generic paper is put on the shelf.</p>
       </div>
       <div className="question">
-        <h2>What head has the enlarger?</h2>
+        <h2>Which enlarger?</h2>
         <Ways<Answers["head"]>
-          label="What head has the enlarger?"
+          label="Its head"
           value={answers.head}
           ways={[
             { value: "CONDENSER", label: "Condenser" },
@@ -60,11 +67,8 @@ export function FirstRun() {
             {begin.error.at("/head")}
           </p>
         )}
-      </div>
-      <div className="question">
-        <h2>What turns its lamp on and off?</h2>
         <Ways<Answers["lamp"]>
-          label="What turns its lamp on and off?"
+          label="What turns its lamp on and off"
           value={answers.lamp}
           ways={[
             { value: "MY_TIMER", label: "A timer of my own" },
@@ -76,6 +80,21 @@ export function FirstRun() {
           Key Slate never sees this lamp. It says what to set and when to press, and the record says “told,
           not switched”.
         </p>
+      </div>
+      <div className="question">
+        <h2>Which paper?</h2>
+        <Ways<Answers["sheet"]>
+          label="Size of a sheet"
+          value={answers.sheet}
+          ways={[
+            { value: "CM_13_18", label: "13 × 18 cm" },
+            { value: "CM_20_25", label: "20 × 25 cm" },
+            { value: "CM_24_30", label: "24 × 30 cm" },
+            { value: "CM_30_40", label: "30 × 40 cm" },
+          ]}
+          onChange={(sheet) => set({ sheet })}
+        />
+        <p className="field-hint">A box of generic paper is put on the shelf; nobody counts its sheets.</p>
       </div>
       <Verdict
         headline="The first strip is a few minutes away."
@@ -89,6 +108,9 @@ export function FirstRun() {
           onClick={() => begin.mutate(answers)}
         >
           Set the bench up
+        </Button>
+        <Button className="on-dark-quiet" onClick={props.onSkip}>
+          Skip for now
         </Button>
       </Verdict>
     </section>

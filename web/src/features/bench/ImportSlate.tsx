@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Button } from "antd";
 import { useRef } from "react";
 import { useNavigate } from "react-router";
+import { useRoom } from "../../shared/room/room";
 import { type Problem, type Schemas, type SlateView, flat, toProblem } from "../../shared/api/client";
 
 async function takeIn(file: File): Promise<SlateView> {
@@ -17,6 +18,7 @@ async function takeIn(file: File): Promise<SlateView> {
 
 /** Takes a slate file in and opens it; a damaged or foreign one is refused with the reason, and nothing changes. */
 export function ImportSlate() {
+  const white = useRoom() === "white";
   const input = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
   const client = useQueryClient();
@@ -29,8 +31,8 @@ export function ImportSlate() {
   });
   return (
     <div className="import">
-      <Button loading={take.isPending} onClick={() => input.current?.click()}>
-        Take in a slate file
+      <Button disabled={!white} loading={take.isPending} onClick={() => input.current?.click()}>
+        Take in a slate file{!white && ", in white light"}
       </Button>
       <input
         ref={input}

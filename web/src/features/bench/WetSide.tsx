@@ -28,13 +28,15 @@ export function WetSide(props: { bench: Schemas["BenchView"] }) {
       <ul>
         {props.bench.papers.map((paper) => (
           <li key={paper.id}>
-            <Box share={paper.sheetsLeft / paper.sheetsInBox} />
+            <Box share={paper.counted ? paper.sheetsLeft / paper.sheetsInBox : 0} />
             <div>
               <strong>{paper.name}</strong>
               <span>
-                {paper.sheetsLeft <= paper.reserveSheets
-                  ? `${number(Math.floor(paper.sheetsLeft))} left: your reserve`
-                  : `${number(Math.floor(paper.sheetsLeft))} of ${String(paper.sheetsInBox)}, ${paper.batch}`}
+                {!paper.counted
+                  ? `${paper.batch}, not counted`
+                  : paper.sheetsLeft <= paper.reserveSheets
+                    ? `${number(Math.floor(paper.sheetsLeft))} left: your reserve`
+                    : `${number(Math.floor(paper.sheetsLeft))} of ${String(paper.sheetsInBox)}, ${paper.batch}`}
               </span>
             </div>
           </li>

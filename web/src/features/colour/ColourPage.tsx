@@ -14,13 +14,16 @@ import {
 } from "../../shared/api/client";
 import { useSlateChange } from "../../shared/api/slate";
 import { useKeys } from "../../shared/keys/keys";
+import { HandIn } from "../../shared/scan/HandIn";
 import { Ways } from "../../shared/ui/Choice";
 import { Swatch } from "../../shared/ui/LightName";
 import { NextStepButton } from "../../shared/ui/NextStep";
+import { Doubt } from "../../shared/ui/Doubt";
 import { OwnRecipe } from "../../shared/ui/OwnRecipe";
 import { Verdict } from "../../shared/ui/Verdict";
 import { seconds, signedStops } from "../../shared/units/format";
 import { Rose } from "./Rose";
+import { FACTORS, type Kit, keepKit, knownKit } from "./kit";
 
 type Cast = Schemas["Cast"];
 type Way = NonNullable<Cast["way"]>;
@@ -41,7 +44,7 @@ const STRENGTHS: readonly { points: number; label: string }[] = [
   { points: 10, label: "10" },
   { points: 15, label: "between" },
   { points: 20, label: "20" },
-  { points: 30, label: "more" },
+  { points: 30, label: "not enough" },
 ];
 const BY_EYE: readonly { points: number; label: string }[] = [
   { points: 5, label: "a trace" },
@@ -96,12 +99,14 @@ function Judging({ slate, sheet, hung }: SlateContext & { sheet: SheetView; hung
   const [neutral, setNeutral] = useState(false);
   const [points, setPoints] = useState<number>();
   const [density, setDensity] = useState(0);
+  const [kit, setKit] = useState(knownKit);
   const said = neutral || (hue !== undefined && points !== undefined);
   const cast: Cast = {
     way,
     hue: neutral ? undefined : hue,
     points: neutral ? 0 : points,
     densityStops: density,
+    factor: way === "VIEWING_FILTER" ? FACTORS[kit ?? "STRENGTH"] : undefined,
   };
   const proposal = useProposal(sheet.id, cast, said, slate.recipeId);
   const weighed = useWeighed(slate);
@@ -130,9 +135,11 @@ function Judging({ slate, sheet, hung }: SlateContext & { sheet: SheetView; hung
       </main>
       <aside className="panel dense" aria-label={`Colour of ${sheet.label}`}>
         <h2>{sheet.label}</h2>
+        <Doubt sheet={sheet} />
         <p className="lead">
           {sheet.patches.length > 0 ? "Judge the patch with the right density. " : ""}Look two seconds, then
           at a grey card.
+          <HandIn slateId={slate.id} sheet={sheet} />
         </p>
         {slate.naming.intent && <p className="intent-line">“{slate.naming.intent}”</p>}
         <Ways<Way>
@@ -144,6 +151,15 @@ function Judging({ slate, sheet, hung }: SlateContext & { sheet: SheetView; hung
           ]}
           onChange={setWay}
         />
+        {filter && (
+          <KitQuestion
+            kit={kit}
+            onAnswer={(answer) => {
+              keepKit(answer);
+              setKit(answer);
+            }}
+          />
+        )}
         <h3>{filter ? "Through which filter is the grey right?" : "What cast has the grey?"}</h3>
         <div className="hues" role="group" aria-label={filter ? "Viewing filter" : "Cast"}>
           {HUES.map((h) => (
@@ -327,5 +343,39 @@ function Answered(props: {
         onTake={(light, own) => props.onAnswer({ answer: "OWN", light, seconds: own })}
       />
     </Verdict>
+  );
+}
+
+/** Asked once: kits differ by a factor of two in what their numbers mean. */
+function KitQuestion(props: { kit: Kit | undefined; onAnswer: (kit: Kit) => void }) {
+  const [asking, setAsking] = useState(props.kit === undefined);
+  if (!asking && props.kit !== undefined) {
+    return (
+      <p className="field-hint">
+        {props.kit === "CORRECTION"
+          ? "The filter says the correction: 10 on it moves the pack by 10 at first."
+          : "The filter says its own strength: 10 on it moves the pack by 5 at first."}{" "}
+        <button type="button" className="link" onClick={() => setAsking(true)}>
+          Another kit
+        </button>
+      </p>
+    );
+  }
+  return (
+    <>
+      <h3>What stands on your viewing filters?</h3>
+      <Ways<Kit | "">
+        label="What stands on your viewing filters?"
+        value={props.kit ?? ""}
+        ways={[
+          { value: "STRENGTH", label: "Their strength" },
+          { value: "CORRECTION", label: "The correction" },
+        ]}
+        onChange={(kit) => {
+          if (kit !== "") props.onAnswer(kit);
+          setAsking(false);
+        }}
+      />
+    </>
   );
 }

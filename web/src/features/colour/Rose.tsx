@@ -1,6 +1,6 @@
 import { type LightView, type Schemas, type SheetView, sheetPicture } from "../../shared/api/client";
 import { Swatch } from "../../shared/ui/LightName";
-import { RAYS, type RosePlace, placeOf, rayPlace, reachOf } from "./rose";
+import { RAYS, type RosePlace, onePerPack, placeOf, rayPlace, reachOf } from "./rose";
 
 /** How far out the words of a ray stand, and the rim, as shares of the half width. */
 const RIM = 0.62;
@@ -15,7 +15,7 @@ export function Rose(props: {
 }) {
   const middle = props.looked.light;
   const target = props.proposed ?? props.neutral?.neutral;
-  const others = props.sheets.filter((s) => s.id !== props.looked.id);
+  const others = onePerPack(props.sheets, props.looked);
   const places = others.map((s) => placeOf(s.light, middle));
   const aim = target && placeOf(target, middle);
   const reach = reachOf(aim ? [...places, aim] : places);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { RAYS, placeOf, rayPlace, reachOf } from "./rose";
+import { RAYS, onePerPack, placeOf, rayPlace, reachOf } from "./rose";
 
 const pack = (...points: number[]) => ({ notation: points.join("/"), points });
 const middle = pack(0, 50, 50);
@@ -35,5 +35,17 @@ describe("the rose", () => {
     expect(reachOf([])).toBe(10);
     expect(reachOf([{ x: 12, y: 0 }])).toBe(20);
     expect(reachOf([{ x: 0, y: -30 }])).toBe(40);
+  });
+
+  it("shows one sheet for each pack, and none under the one that is looked at", () => {
+    const sheet = (id: string, light: ReturnType<typeof pack>) => ({ id, light });
+    const sheets = [
+      sheet("strip", middle),
+      sheet("first", pack(0, 60, 50)),
+      sheet("second", pack(0, 60, 50)),
+      sheet("print", middle),
+    ];
+    const looked = sheets[3] ?? sheet("none", middle);
+    expect(onePerPack(sheets, looked).map((s) => s.id)).toEqual(["second"]);
   });
 });

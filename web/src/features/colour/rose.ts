@@ -32,6 +32,13 @@ export function reachOf(places: readonly RosePlace[]): number {
   return reach;
 }
 
+/** Sheets beside the one that is looked at: of those on one pack the last, and none where the looked one lies itself. */
+export function onePerPack<S extends { id: string; light: LightView }>(sheets: readonly S[], looked: S): S[] {
+  const last = new Map(sheets.map((s) => [s.light.notation, s]));
+  last.delete(looked.light.notation);
+  return [...last.values()];
+}
+
 /** The six ways a print can turn, clockwise from the top, each with what the pack does for it. */
 export const RAYS = [
   { letter: "G", word: "greener", pack: "+M filter" },

@@ -5,6 +5,7 @@ import { Link, useNavigate, useSearchParams } from "react-router";
 import { type SlateContext, useSlateContext } from "../../app/SlateFrame";
 import { type SheetView, type SlateView, api, toProblem, unwrap } from "../../shared/api/client";
 import { useSlateChange } from "../../shared/api/slate";
+import { Doubt } from "../../shared/ui/Doubt";
 import { OwnRecipe } from "../../shared/ui/OwnRecipe";
 import { QuantityField } from "../../shared/ui/QuantityField";
 import { NextStepButton } from "../../shared/ui/NextStep";
@@ -57,6 +58,8 @@ function Judging({ slate, print }: SlateContext & { print: SheetView }) {
   const before = hung[hung.findIndex((s) => s.id === print.id) - 1];
   const accepted = slate.acceptedSheetId === print.id;
   const answer = useAnswer(slate.id, print.id, wishes, remark);
+  // Of two prints the earlier one may be the better.
+  const answerBefore = useAnswer(slate.id, before?.id ?? print.id, { darker: 0, harder: 0 }, remark);
   const send = (a: Answer) =>
     answer.mutate(a, {
       onSuccess: (next) => {
@@ -67,10 +70,22 @@ function Judging({ slate, print }: SlateContext & { print: SheetView }) {
     <>
       <main className="stage">
         <h1 className="visually-hidden">Judge {print.label}</h1>
-        <SideBySide before={before} print={print} />
+        <SideBySide
+          slateId={slate.id}
+          before={before}
+          print={print}
+          acceptedId={slate.acceptedSheetId}
+          onTake={(sheet) =>
+            (sheet.id === print.id ? answer : answerBefore).mutate(
+              { accept: true },
+              { onSuccess: (next) => void navigate(`/slates/${next.id}/keep`) },
+            )
+          }
+        />
       </main>
       <aside className="panel dense" aria-label={`Judge ${print.label}`}>
         <h2>Judge {print.label.toLowerCase()}</h2>
+        <Doubt sheet={print} />
         {slate.naming.intent && <p className="intent-line">“{slate.naming.intent}”</p>}
         <Wish
           label="Darker or lighter"

@@ -2,6 +2,7 @@ import { Button } from "antd";
 import { useSlateContext } from "../../app/SlateFrame";
 import type { SlateView } from "../../shared/api/client";
 import { NextStepButton } from "../../shared/ui/NextStep";
+import { useRoom } from "../../shared/room/room";
 import { Verdict } from "../../shared/ui/Verdict";
 import { RecipeSheet } from "./RecipeSheet";
 
@@ -55,17 +56,29 @@ function Waste(props: { slate: SlateView }) {
 
 function KeepVerdict(props: { slate: SlateView; accepted: string | undefined }) {
   const { slate, accepted } = props;
+  // The browser's own dialogs obey no room.
+  const white = useRoom() === "white";
   return (
     <Verdict
       headline={accepted ? `${accepted} is the print.` : slate.next.headline}
-      why={accepted ? "Save the slate as a file, or print the page for the box." : slate.next.why}
+      why={
+        accepted
+          ? `Save the slate as a file, or print the page for the box${white ? "" : ": both in white light"}.`
+          : slate.next.why
+      }
     >
       {accepted ? (
         <>
-          <Button type="primary" className="on-dark" href={`/api/slates/${slate.id}/export`} download>
+          <Button
+            type="primary"
+            className="on-dark"
+            disabled={!white}
+            href={`/api/slates/${slate.id}/export`}
+            download
+          >
             Save slate as a file
           </Button>
-          <Button className="on-dark-quiet" onClick={() => window.print()}>
+          <Button className="on-dark-quiet" disabled={!white} onClick={() => window.print()}>
             Print this page
           </Button>
         </>

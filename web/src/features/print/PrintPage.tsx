@@ -1,7 +1,9 @@
 import { useSlateContext } from "../../app/SlateFrame";
-import { type SlateView, previewPicture } from "../../shared/api/client";
+import type { SlateView } from "../../shared/api/client";
+import { AreaSketch } from "../../shared/areas/AreaSketch";
 import { ExposeVerdict } from "../../shared/expose/ExposeVerdict";
 import { ROOM_TURNS, roomOf } from "../../shared/room/room";
+import { useStandingPicture } from "../../shared/preview/draft";
 import { Print } from "../../shared/ui/Print";
 import { ScriptDials } from "../../shared/ui/ScriptDials";
 import { ScriptTable } from "../../shared/ui/ScriptTable";
@@ -11,22 +13,21 @@ import { aperture, seconds } from "../../shared/units/format";
 export function PrintPage() {
   const { slate } = useSlateContext();
   const { imageWidthMm, imageHeightMm } = slate.setup;
+  const picture = useStandingPicture(slate, true);
   return (
     <>
       <main className="stage">
         <h1 className="visually-hidden">Print</h1>
-        <Print
-          source={slate.frame.hasPicture ? previewPicture(slate, true) : undefined}
-          alt="Preview of the next print"
-          aspect={imageWidthMm / imageHeightMm}
-        />
+        <Print source={picture} alt="Preview of the next print" aspect={imageWidthMm / imageHeightMm}>
+          <AreaSketch slate={slate} />
+        </Print>
         <p className="stage-note">{slate.previewBasis.text}</p>
       </main>
       <aside className="panel dense" aria-label="Print">
         <h2>Print</h2>
         {slate.local.script.length > 0 && <ScriptDials script={slate.local.script} />}
         <ScriptTable script={slate.local.script} />
-        <Preflight slate={slate} />
+        {roomOf(slate.medium.room) === "safelight" && <Preflight slate={slate} />}
         <ExposeVerdict
           slate={slate}
           kind="PRINT"

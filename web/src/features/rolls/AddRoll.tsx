@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Button, Checkbox } from "antd";
 import { useState } from "react";
 import { type Problem, type Schemas, api, toProblem, unwrap } from "../../shared/api/client";
+import { useRoom } from "../../shared/room/room";
 import { Choice, Ways } from "../../shared/ui/Choice";
 import { TextField } from "../../shared/ui/TextField";
 
@@ -93,6 +94,7 @@ async function sendFrame(rollId: string, form: FormData): Promise<unknown> {
 }
 
 function NewFrame(props: { rolls: readonly Roll[] }) {
+  const white = useRoom() === "white";
   const client = useQueryClient();
   const [rollId, setRollId] = useState(props.rolls.at(-1)?.id ?? "");
   const [number, setNumber] = useState("");
@@ -140,10 +142,13 @@ function NewFrame(props: { rolls: readonly Roll[] }) {
         <TextField label="Subject" value={title} error={add.error?.at("/title")} onChange={setTitle} />
       </div>
       <div className="field">
-        <label htmlFor="frame-file">Positive, PNG or JPEG, if there is one</label>
+        <label htmlFor="frame-file">
+          Positive, PNG or JPEG, if there is one{white ? "" : "; chosen in white light"}
+        </label>
         <input
           id="frame-file"
           type="file"
+          disabled={!white}
           accept="image/png,image/jpeg"
           onChange={(e) => setFile(e.target.files?.[0])}
         />

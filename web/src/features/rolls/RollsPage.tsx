@@ -12,6 +12,7 @@ import { ProofSheet } from "../../shared/ui/ProofSheet";
 import { TextField } from "../../shared/ui/TextField";
 import { Verdict } from "../../shared/ui/Verdict";
 import { AddRoll } from "./AddRoll";
+import { Wordmark } from "../../app/Wordmark";
 
 /** All rolls as proof sheets; a frame that is picked becomes a slate. */
 export function RollsPage() {
@@ -29,9 +30,7 @@ export function RollsPage() {
   return (
     <div className="frame rolls">
       <aside className="column rolls-column" aria-label="About rolls">
-        <Link to="/" className="wordmark">
-          Key Slate
-        </Link>
+        <Wordmark />
         <h1>Rolls</h1>
         <p>
           Pick the frame that is to be printed. What it should become is written in one line and shown again

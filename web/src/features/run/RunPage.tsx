@@ -3,12 +3,15 @@ import { useNavigate, useParams } from "react-router";
 import type { RunView } from "../../shared/api/client";
 import { useKeys } from "../../shared/keys/keys";
 import { type Room, enterRoom, roomNow, roomOf, useRoom } from "../../shared/room/room";
-import { say, sound } from "../../shared/sound/player";
+import { isAudible, prepare, sound, speak } from "../../shared/sound/player";
+import { SAID, vocabulary } from "../../shared/sound/words";
 import { BigDial } from "./BigDial";
 import { RunPicture } from "./RunPicture";
 import { RunWords } from "./RunWords";
-import { type Next, nextOf, paperIsOut } from "./next";
+import { type Next, labelOf, nextOf, paperIsOut } from "./next";
 import { useElapsed } from "./useElapsed";
+import { useFirstKey } from "./useFirstKey";
+import { useFullScreen } from "./useFullScreen";
 import { useGlance } from "./useGlance";
 import { useEndRun, useHappened, useLamp, useRun } from "./useRun";
 import { useRunSounds } from "./useRunSounds";
@@ -100,18 +103,27 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
     if (lamp.error ?? end.error ?? happened.error) sound("mistake");
   }, [lamp.error, end.error, happened.error]);
   const glance = useGlance(run, happened.mutate, props.onGlance);
-  useKeys({
-    ...glance,
-    " ": press,
-    r: again,
-    x: stop,
-    h: hang,
-    Backspace: () => {
-      if (givingUp) return giveUp();
-      say("Give this sheet up? Press again.");
-      setGivingUp(true);
+  const fullScreen = useFullScreen(run);
+  const wakes = useFirstKey(run, again);
+  useEffect(() => {
+    if (isAudible()) prepare(vocabulary(run.script));
+  }, [run.script]);
+  useKeys(
+    {
+      ...glance,
+      ...fullScreen,
+      " ": press,
+      r: again,
+      x: stop,
+      h: hang,
+      Backspace: () => {
+        if (givingUp) return giveUp();
+        speak([SAID.giveUpPressAgain]);
+        setGivingUp(true);
+      },
     },
-  });
+    { takes: wakes },
+  );
   const next = nextOf(run);
   return (
     <main className="run" aria-label={`${run.label} of ${run.title}`} data-keys="own">
@@ -180,7 +192,7 @@ function RunButtons(props: {
           disabled={next.do === "nothing" || (props.busy && next.do !== "light")}
           onClick={props.onPress}
         >
-          {label(next)} <kbd>Space</kbd>
+          {labelOf(next)} <kbd>Space</kbd>
         </button>
       )}
       {next.do === "event" && props.mayHang && (
@@ -193,19 +205,4 @@ function RunButtons(props: {
       </button>
     </>
   );
-}
-
-function label(next: Next): string {
-  switch (next.do) {
-    case "light":
-      return "Give the light";
-    case "told":
-      return "It is given";
-    case "event":
-      return next.words;
-    case "hang":
-      return "Hang it, white light";
-    default:
-      return "Give the light";
-  }
 }

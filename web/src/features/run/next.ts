@@ -36,3 +36,19 @@ export function paperIsOut(run: RunView): boolean {
   const safe = run.room === "BLACKOUT" ? "DRUM_CLOSED" : "IN_FIXER";
   return !run.events.some((e) => e.kind === safe);
 }
+
+/** What the one button of a run says. */
+export function labelOf(next: Next): string {
+  switch (next.do) {
+    case "light":
+      return "Give the light";
+    case "told":
+      return "It is given";
+    case "event":
+      return next.words;
+    case "hang":
+      return "Hang it, white light";
+    default:
+      return "Give the light";
+  }
+}

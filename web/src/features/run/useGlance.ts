@@ -2,7 +2,8 @@ import { useCallback, useEffect, useState } from "react";
 import type { RunView } from "../../shared/api/client";
 import type { Keys } from "../../shared/keys/keys";
 import { roomOf } from "../../shared/room/room";
-import { say, sound } from "../../shared/sound/player";
+import { sound, speak } from "../../shared/sound/player";
+import { SAID } from "../../shared/sound/words";
 import { paperIsOut } from "./next";
 
 const GLANCE_MS = 3000;
@@ -33,7 +34,7 @@ export function useGlance(
   const out = paperIsOut(run);
   return {
     g: () => {
-      say(out ? "Paper is out. Shift and L looks all the same." : "Press L to look.");
+      speak([out ? SAID.paperIsOut : SAID.pressToLook]);
       setAsked(true);
     },
     l: () => {

@@ -1,21 +1,23 @@
 import { useCallback, useEffect, useRef } from "react";
 import type { RunView } from "../../shared/api/client";
-import { play, say, sound } from "../../shared/sound/player";
+import { hush, play, sound, speak } from "../../shared/sound/player";
 import { scoreOf } from "../../shared/sound/score";
+import { ASKED, SAID } from "../../shared/sound/words";
 import { nextOf } from "./next";
 
-/** What is said before the next thing: the first exposure is announced like every other. */
-export function announcement(run: RunView): string {
+/** What is said before the next thing, as clips: the first exposure is announced like every other. */
+export function announcement(run: RunView): readonly string[] {
+  if (run.powerLost) return [SAID.powerWasLost];
   const next = nextOf(run);
   if (next.do === "light") {
-    const step = run.script[next.step - 1];
-    if (!step) return "";
-    const rest = run.resumed ? `The rest, ${run.nextSetSeconds.toFixed(1)} seconds. ` : "";
-    return `${rest}${step.before === "" || step.before === step.words ? "" : `${step.before}. `}${step.words}.`;
+    const said = run.script[next.step - 1]?.said ?? [];
+    return run.resumed ? [SAID.theRest, ...said] : said;
   }
-  if (next.do === "event")
-    return run.events.length === 0 ? `All light is given. ${next.words}?` : `${next.words}?`;
-  return next.do === "hang" ? "White light is safe." : "";
+  if (next.do === "event") {
+    const asked = [ASKED[next.kind] ?? ""];
+    return run.events.length === 0 ? [SAID.allLightIsGiven, ...asked] : asked;
+  }
+  return next.do === "hang" ? [SAID.whiteLightIsSafe] : [];
 }
 
 /** The sounds of a run: a score on the audio clock for each time the lamp is on, and words between. Answers with “say it again”. */
@@ -28,6 +30,7 @@ export function useRunSounds(run: RunView): () => void {
     silence.current?.();
     const step = run.step === undefined ? undefined : run.script[run.step - 1];
     if (run.lampOn && step) {
+      hush();
       silence.current = play(
         scoreOf(step, {
           left: run.nextSetSeconds - run.elapsedSeconds,
@@ -39,10 +42,16 @@ export function useRunSounds(run: RunView): () => void {
       sound("done");
     }
   }, [run]);
-  useEffect(() => () => silence.current?.(), []);
-  const words = announcement(run);
+  useEffect(
+    () => () => {
+      silence.current?.();
+      hush();
+    },
+    [],
+  );
+  const words = announcement(run).join(" ");
   useEffect(() => {
-    if (!run.lampOn) say(words);
+    if (!run.lampOn && words !== "") speak(words.split(" "));
   }, [words, run.lampOn]);
-  return useCallback(() => say(words), [words]);
+  return useCallback(() => speak(words.split(" ")), [words]);
 }

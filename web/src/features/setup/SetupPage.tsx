@@ -62,7 +62,7 @@ function Fields({ slate, edit }: SlateContext) {
         value={setup.paperId}
         options={(stores?.papers ?? []).map((p) => ({
           value: p.id,
-          label: `${p.name}, ${p.batch}, ${number(Math.floor(p.sheetsLeft))} left`,
+          label: `${p.name}, ${p.batch}${p.counted ? `, ${number(Math.floor(p.sheetsLeft))} left` : ""}`,
         }))}
         error={edit.error?.at("/setup/paperId")}
         onChange={(paperId) => edit.mutate({ setup: { paperId } })}

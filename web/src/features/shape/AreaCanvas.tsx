@@ -34,6 +34,8 @@ export interface AreaCanvasProps {
   onChoose: (key: string) => void;
   onDrawn: (shape: Shape) => void;
   onChange: (key: string, reshape: (now: Shape) => Shape) => void;
+  /** An area under the pointer, as it would be now; none when the drag is over and changed nothing. */
+  onDrag: (key: string | undefined, shape?: Shape) => void;
   onRemove: (key: string) => void;
 }
 
@@ -66,6 +68,7 @@ export function AreaCanvas(props: AreaCanvasProps) {
     }
     const area = props.areas.find((a) => a.key === drag.key);
     if (area && drag.path.length > 1) props.onChange(area.key, (now) => dragged(now, drag));
+    else props.onDrag(undefined);
   };
   const draft = drag?.kind === "draw" && props.tool ? drawn(props.tool, drag.path) : undefined;
   const onPrint = (p: Point) => {
@@ -84,10 +87,16 @@ export function AreaCanvas(props: AreaCanvasProps) {
       onPointerMove={(event) => {
         if (!drag) return;
         const at = place(event);
-        setDrag({ ...drag, path: drag.kind === "draw" ? [...drag.path, at] : [drag.path[0] ?? at, at] });
+        const now = { ...drag, path: drag.kind === "draw" ? [...drag.path, at] : [drag.path[0] ?? at, at] };
+        setDrag(now);
+        const area = props.areas.find((a) => a.key === now.key);
+        if (area) props.onDrag(area.key, dragged(area.shape, now));
       }}
       onPointerUp={end}
-      onPointerCancel={() => setDrag(undefined)}
+      onPointerCancel={() => {
+        setDrag(undefined);
+        props.onDrag(undefined);
+      }}
     >
       {props.areas.map((area) => (
         <g

@@ -23,6 +23,9 @@ export interface AreaListProps {
   problem: Problem | null;
   onChoose: (key: string) => void;
   onChange: (key: string, change: AreaChange) => Promise<unknown>;
+  /** A change that is shown and not taken. */
+  onDraft: (key: string, change: AreaChange) => void;
+  onDraftEnd: () => void;
   onRemove: (key: string) => void;
 }
 
@@ -116,6 +119,18 @@ function AreaFields(props: AreaListProps & { area: AreaView; at: number }) {
           onStep={(direction, big) =>
             quietly(change((a) => ({ changeStops: twelfth(a.changeStops + direction / (big ? 3 : 12)) })))
           }
+          drag={{
+            preview: (steps) => {
+              const changeStops = twelfth(area.changeStops + steps / 12);
+              props.onDraft(area.key, { changeStops });
+              return `${signedStops(changeStops)} ${stopWord(changeStops)}`;
+            },
+            take: (steps) => {
+              const settled = change((a) => ({ changeStops: twelfth(a.changeStops + steps / 12) }));
+              quietly(settled.finally(props.onDraftEnd));
+            },
+            leave: props.onDraftEnd,
+          }}
         />
         <QuantityField
           label="Soft edge"

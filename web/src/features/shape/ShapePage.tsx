@@ -2,9 +2,10 @@ import { Button } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { type SlateContext, useSlateContext } from "../../app/SlateFrame";
-import { type AreaView, areasOf, previewPicture } from "../../shared/api/client";
+import { type AreaView, areasOf } from "../../shared/api/client";
 import { quietly } from "../../shared/api/slate";
 import { useKeys } from "../../shared/keys/keys";
+import { draft, useStandingPicture } from "../../shared/preview/draft";
 import { Print } from "../../shared/ui/Print";
 import { ScriptDials } from "../../shared/ui/ScriptDials";
 import { Verdict } from "../../shared/ui/Verdict";
@@ -26,6 +27,7 @@ export function ShapePage() {
   const [chosen, setChosen] = useState<string>();
   const [withWork, setWithWork] = useState(true);
   const areas = areasOf(slate);
+  const picture = useStandingPicture(slate, withWork);
   const { imageWidthMm, imageHeightMm, crop } = slate.setup;
   const setAreas = (next: (now: AreaView[]) => AreaView[]) =>
     edit.mutateAsync((now) => ({ local: { areas: next(areasOf(now)) } }));
@@ -35,10 +37,9 @@ export function ShapePage() {
     setChosen(area.key);
     quietly(setAreas((now) => [...now, area]));
   };
-  const change = (key: string, part: AreaChange) =>
-    setAreas((now) =>
-      now.map((a) => (a.key === key ? { ...a, ...(typeof part === "function" ? part(a) : part) } : a)),
-    );
+  const change = (key: string, part: AreaChange) => setAreas((now) => changed(now, key, part));
+  const offer = (key: string, part: AreaChange) =>
+    draft.offer(slate, { local: { areas: changed(areas, key, part) } }, withWork);
   const remove = (key: string) => quietly(setAreas((now) => now.filter((a) => a.key !== key)));
   useKeys({
     o: () => add(startingShape("ellipse", crop)),
@@ -52,7 +53,7 @@ export function ShapePage() {
       <main className="stage">
         <h1 className="visually-hidden">Shape</h1>
         <Print
-          source={slate.frame.hasPicture ? previewPicture(slate, withWork) : undefined}
+          source={picture}
           alt={withWork ? "Preview with local work" : "Preview without local work"}
           aspect={imageWidthMm / imageHeightMm}
         >
@@ -65,7 +66,10 @@ export function ShapePage() {
             chosen={chosen}
             onChoose={setChosen}
             onDrawn={add}
-            onChange={(key, reshape) => quietly(change(key, (now) => ({ shape: reshape(now.shape) })))}
+            onChange={(key, reshape) =>
+              quietly(change(key, (now) => ({ shape: reshape(now.shape) })).finally(() => draft.end()))
+            }
+            onDrag={(key, shape) => (key && shape ? offer(key, { shape }) : draft.end())}
             onRemove={remove}
           />
         </Print>
@@ -102,12 +106,18 @@ export function ShapePage() {
           problem={edit.error}
           onChoose={setChosen}
           onChange={change}
+          onDraft={offer}
+          onDraftEnd={() => draft.end()}
           onRemove={remove}
         />
         <PlanVerdict slate={slate} edit={edit} />
       </aside>
     </>
   );
+}
+
+function changed(areas: AreaView[], key: string, part: AreaChange): AreaView[] {
+  return areas.map((a) => (a.key === key ? { ...a, ...(typeof part === "function" ? part(a) : part) } : a));
 }
 
 function drawHint(tool: ShapeTool): string {

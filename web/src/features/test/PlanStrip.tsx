@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import type { SlateContext } from "../../app/SlateFrame";
-import { previewPicture } from "../../shared/api/client";
 import { ExposeVerdict } from "../../shared/expose/ExposeVerdict";
+import { useStandingPicture } from "../../shared/preview/draft";
 import { Choice, Ways } from "../../shared/ui/Choice";
 import { Print } from "../../shared/ui/Print";
 import { QuantityField } from "../../shared/ui/QuantityField";
@@ -15,15 +15,12 @@ const STEPS = [1 / 12, 1 / 6, 1 / 4, 1 / 3, 1 / 2, 1];
 export function PlanStrip({ slate, edit, switcher }: SlateContext & { switcher: ReactNode }) {
   const { test } = slate;
   const { imageWidthMm, imageHeightMm } = slate.setup;
+  const picture = useStandingPicture(slate, false);
   return (
     <>
       <main className="stage">
         <h1 className="visually-hidden">Test: plan a strip</h1>
-        <Print
-          source={slate.frame.hasPicture ? previewPicture(slate, false) : undefined}
-          alt="Preview of the picture"
-          aspect={imageWidthMm / imageHeightMm}
-        >
+        <Print source={picture} alt="Preview of the picture" aspect={imageWidthMm / imageHeightMm}>
           <StripOverlay slate={slate} onMove={(place) => edit.mutate({ test: { place } })} />
         </Print>
         <p className="stage-note">{slate.previewBasis.text}</p>

@@ -15,7 +15,9 @@ import {
 } from "../../shared/api/client";
 import { useSlateChange } from "../../shared/api/slate";
 import { useKeys } from "../../shared/keys/keys";
+import { HandIn } from "../../shared/scan/HandIn";
 import { Print } from "../../shared/ui/Print";
+import { Doubt } from "../../shared/ui/Doubt";
 import { OwnRecipe } from "../../shared/ui/OwnRecipe";
 import { Verdict } from "../../shared/ui/Verdict";
 import { plainStops, seconds, stopsWithUnit } from "../../shared/units/format";
@@ -62,10 +64,12 @@ export function ReadStrip(props: SlateContext & { strip: SheetView; switcher: Re
           {strip.simulatedPicture && "Simulated paper. "}
           {strip.pictureId === undefined && "Read the paper in your hand. "}
           Tap {wanted?.asks}, or the line between two.
+          <HandIn slateId={slate.id} sheet={strip} />
         </p>
       </main>
       <aside className="panel dense" aria-label="Read the strip">
         {props.switcher}
+        <Doubt sheet={strip} />
         <p className="lead">Judge it as it comes, wet in the tray under white light.</p>
         {slate.naming.intent && <p className="intent-line">“{slate.naming.intent}”</p>}
         <PatchTable strip={strip} kinds={kinds} marked={marked} />

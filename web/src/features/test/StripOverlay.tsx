@@ -84,7 +84,9 @@ export function StripOverlay(props: { slate: SlateView; onMove: (place: number) 
             }}
           >
             <b>{p.number}</b>
-            {strip.patches.length <= MOST_WITH_SECONDS && ` ${seconds(p.totalSeconds)} s`}
+            {strip.patches.length <= MOST_WITH_SECONDS && (
+              <span className="patch-seconds">{seconds(p.totalSeconds)} s</span>
+            )}
           </span>
         ))}
       </div>

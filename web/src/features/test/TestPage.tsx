@@ -4,6 +4,9 @@ import { Ways } from "../../shared/ui/Choice";
 import { PlanStrip } from "./PlanStrip";
 import { ReadStrip } from "./ReadStrip";
 
+/** The panel of each kind of test. */
+const PANELS: Record<string, typeof PlanStrip> = { STRIP: PlanStrip };
+
 /** The test: plan and expose the next strip, or read one that hangs. */
 export function TestPage() {
   const context = useSlateContext();
@@ -26,9 +29,10 @@ export function TestPage() {
         onChange={(way) => setSearch({ sheet: way === "plan" ? "plan" : (last?.id ?? "plan") })}
       />
     ) : null;
+  const Panel = PANELS[context.slate.test.plan.kind] ?? PlanStrip;
   return reading ? (
     <ReadStrip key={reading.id} {...context} strip={reading} switcher={switcher} />
   ) : (
-    <PlanStrip {...context} switcher={switcher} />
+    <Panel {...context} switcher={switcher} />
   );
 }

@@ -21,7 +21,15 @@ export function ExposeVerdict(props: {
   const begin = useBeginSheet(slate);
   const under = slate.sheets.find((s) => s.state === "EXPOSING");
   const possible = problem === undefined && !under && !begin.isPending;
-  useKeys({ e: () => possible && begin.mutate(kind) });
+  // Where no light may be, the list, the sounds and the rehearsal come first.
+  const black = roomOf(slate.medium.room) === "blackout";
+  const go = () => {
+    if (!possible) return;
+    if (black) void navigate(`/slates/${slate.id}/dark/${kind}`);
+    else begin.mutate(kind);
+  };
+  const rehearse = () => void navigate(`/slates/${slate.id}/rehearsal/${kind}`);
+  useKeys({ e: go });
   if (under) {
     return (
       <Verdict
@@ -47,15 +55,14 @@ export function ExposeVerdict(props: {
       why={problem ? props.mend : props.why}
       error={begin.error ? (begin.error.at("/kind") ?? begin.error.message) : undefined}
     >
-      <Button
-        type="primary"
-        className="on-dark"
-        disabled={!possible}
-        loading={begin.isPending}
-        onClick={() => begin.mutate(kind)}
-      >
-        Expose {props.name} <kbd>E</kbd>
+      <Button type="primary" className="on-dark" disabled={!possible} loading={begin.isPending} onClick={go}>
+        {black ? "Before the dark" : `Expose ${props.name}`} <kbd>E</kbd>
       </Button>
+      {!black && problem === undefined && (
+        <Button className="on-dark-quiet" onClick={rehearse}>
+          Rehearse
+        </Button>
+      )}
     </Verdict>
   );
 }

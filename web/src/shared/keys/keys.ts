@@ -1,7 +1,14 @@
-import { useEffect, useRef } from "react";
+import { useEffect, useLayoutEffect, useRef } from "react";
 
 /** Keys to actions; a key is written as the browser names it ("n", " ", "Escape", "?"). */
 export type Keys = Record<string, () => void>;
+
+interface KeyRules {
+  /** Whether the keys act at all. */
+  active?: boolean;
+  /** Asked before a key acts; yes takes the key for something else. */
+  takes?: () => boolean;
+}
 
 function isTyping(target: EventTarget | null): boolean {
   if (!(target instanceof HTMLElement)) return false;
@@ -23,10 +30,13 @@ function behindDialog(target: EventTarget | null): boolean {
 }
 
 /** Keys that act anywhere on the page except while typing and behind a dialog; a key that is held down acts once; keys a focused control needs go to the control. */
-export function useKeys(keys: Keys, active = true): void {
+export function useKeys(keys: Keys, { active = true, takes }: KeyRules = {}): void {
   const latest = useRef(keys);
-  useEffect(() => {
+  const first = useRef(takes);
+  // Before the next key can come: what is seen and what a key does must not differ.
+  useLayoutEffect(() => {
     latest.current = keys;
+    first.current = takes;
   });
   useEffect(() => {
     if (!active) return;
@@ -36,7 +46,7 @@ export function useKeys(keys: Keys, active = true): void {
       const act = latest.current[event.key] ?? latest.current[event.key.toLowerCase()];
       if (!act) return;
       event.preventDefault();
-      act();
+      if (!first.current?.()) act();
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);

@@ -4,6 +4,7 @@ import { useSyncExternalStore } from "react";
 export type Room = "white" | "safelight" | "blackout";
 
 const KEY = "key-slate.room";
+const DARK = "key-slate.dark";
 const listeners = new Set<() => void>();
 
 export function roomNow(): Room {
@@ -16,6 +17,9 @@ export function enterRoom(room: Room): void {
   document.documentElement.dataset.room = room;
   try {
     if (room !== "blackout") window.localStorage.setItem(KEY, room);
+    // Other pages of this machine ask before they shine.
+    if (room === "blackout") window.localStorage.setItem(DARK, "");
+    else window.localStorage.removeItem(DARK);
   } catch {
     // The room then lasts as long as the page.
   }

@@ -11,7 +11,8 @@ export type Sound =
   | "burnCloses"
   | "knock"
   | "mistake"
-  | "done";
+  | "done"
+  | "alarm";
 
 /** A sound at a moment, in real seconds from now. */
 export interface Note {

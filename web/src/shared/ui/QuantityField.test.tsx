@@ -1,4 +1,4 @@
-import { render, screen } from "@testing-library/react";
+import { fireEvent, render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { expect, it, vi } from "vitest";
 import { QuantityField } from "./QuantityField";
@@ -80,4 +80,37 @@ it("steps with the arrow keys, larger with Shift", async () => {
     [1, false],
     [-1, true],
   ]);
+});
+
+function pointer(on: HTMLElement, type: string, clientX: number) {
+  fireEvent(on, new MouseEvent(type, { bubbles: true, clientX }));
+}
+
+it("is dragged by its label: shown step by step, taken when it is let go", () => {
+  const drag = { preview: vi.fn((steps: number) => `+${String(steps)}/12`), take: vi.fn(), leave: vi.fn() };
+  const { input } = field({ drag });
+  const label = screen.getByText("Time");
+  label.setPointerCapture = vi.fn();
+  pointer(label, "pointerdown", 100);
+  pointer(label, "pointermove", 103);
+  expect(drag.preview).not.toHaveBeenCalled();
+  pointer(label, "pointermove", 125);
+  expect(drag.preview).toHaveBeenCalledWith(2);
+  expect(input).toHaveValue("+2/12");
+  pointer(label, "pointerup", 125);
+  expect(drag.take).toHaveBeenCalledWith(2);
+  expect(input).toHaveValue("10.0");
+});
+
+it("changes nothing when a drag comes back to where it began", () => {
+  const drag = { preview: vi.fn(() => "x"), take: vi.fn(), leave: vi.fn() };
+  field({ drag });
+  const label = screen.getByText("Time");
+  label.setPointerCapture = vi.fn();
+  pointer(label, "pointerdown", 100);
+  pointer(label, "pointermove", 130);
+  pointer(label, "pointermove", 101);
+  pointer(label, "pointerup", 101);
+  expect(drag.take).not.toHaveBeenCalled();
+  expect(drag.leave).toHaveBeenCalledTimes(1);
 });

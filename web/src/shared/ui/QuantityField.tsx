@@ -1,5 +1,5 @@
 import { Input } from "antd";
-import { type KeyboardEvent, useId, useState } from "react";
+import { type KeyboardEvent, type PointerEvent, useId, useState } from "react";
 import { parseQuantity } from "../units/parse";
 
 /** What a field gives back: a new value, or a change where the field takes one ("+1/3"). */
@@ -24,7 +24,20 @@ export interface QuantityFieldProps {
   onCommit: (commit: Commit) => unknown;
   /** Up and down: one natural step, with Shift the bigger one. */
   onStep?: (direction: 1 | -1, big: boolean) => void;
+  /** Dragging the label to the right or left by natural steps. */
+  drag?: FieldDrag;
 }
+
+/** What a drag of so many steps would be: shown while it goes on, taken when it is let go. */
+export interface FieldDrag {
+  /** Shows the change; its words stand in the field meanwhile. */
+  preview: (steps: number) => string;
+  take: (steps: number) => void;
+  /** Let go where it began, or interrupted. */
+  leave: () => void;
+}
+
+const PIXELS_A_STEP = 12;
 
 /**
  * A field for a quantity. What is typed and what stands are kept apart: Enter or leaving the field reads the text; what
@@ -78,10 +91,16 @@ export function QuantityField(props: QuantityFieldProps) {
     }
   };
 
+  const grip = useGrip(props.disabled ? undefined : props.drag);
+
   const message = problem ?? (typed !== undefined ? props.error : undefined);
   return (
     <div className="field">
-      <label htmlFor={id} className={props.labelHidden ? "visually-hidden" : ""}>
+      <label
+        htmlFor={id}
+        className={props.labelHidden ? "visually-hidden" : props.drag ? "grip" : ""}
+        {...grip.handlers}
+      >
         {props.label}
       </label>
       <Input
@@ -89,8 +108,8 @@ export function QuantityField(props: QuantityFieldProps) {
         autoComplete="off"
         spellCheck={false}
         disabled={props.disabled ?? false}
-        value={typed ?? props.shown}
-        suffix={props.unit}
+        value={grip.words ?? typed ?? props.shown}
+        suffix={grip.words === undefined ? props.unit : props.unit && " "}
         status={message ? "error" : ""}
         aria-invalid={message !== undefined}
         aria-describedby={message ? `${id}-message` : undefined}
@@ -110,4 +129,43 @@ export function QuantityField(props: QuantityFieldProps) {
       )}
     </div>
   );
+}
+
+/** A label that is taken hold of and moved sideways. */
+function useGrip(drag: FieldDrag | undefined) {
+  const [from, setFrom] = useState<number>();
+  const [steps, setSteps] = useState(0);
+  const [words, setWords] = useState<string>();
+  if (!drag) return { words: undefined, handlers: {} };
+  const leave = () => {
+    setFrom(undefined);
+    setSteps(0);
+    setWords(undefined);
+  };
+  return {
+    words,
+    handlers: {
+      onPointerDown: (event: PointerEvent<HTMLElement>) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        setFrom(event.clientX);
+      },
+      onPointerMove: (event: PointerEvent<HTMLElement>) => {
+        if (from === undefined) return;
+        const now = Math.round((event.clientX - from) / PIXELS_A_STEP);
+        if (now === steps) return;
+        setSteps(now);
+        setWords(drag.preview(now));
+      },
+      onPointerUp: () => {
+        if (from === undefined) return;
+        leave();
+        if (steps !== 0) drag.take(steps);
+        else drag.leave();
+      },
+      onPointerCancel: () => {
+        leave();
+        drag.leave();
+      },
+    },
+  };
 }

@@ -23,8 +23,8 @@ public class Darkroom {
     }
 
     @Bean(destroyMethod = "close")
-    Database database(@Value("${keyslate.data}") String folder) {
-        return Database.open(Path.of(folder));
+    Database database(@Value("${keyslate.data}") String folder, @Value("${keyslate.practice:false}") boolean practice) {
+        return Database.open(Path.of(folder), practice ? Database.PRACTICE_FILE_NAME : Database.FILE_NAME);
     }
 
     @Bean

@@ -4,6 +4,8 @@ import java.io.IOException;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import keyslate.store.Database;
 
 /** The folder that holds the data file: looked at before anything starts, so that trouble is said in plain words. */
 final class DataFolder {
@@ -17,9 +19,11 @@ final class DataFolder {
             Files.createDirectories(folder);
             Path probe = Files.createTempFile(folder, "key-slate-probe", null);
             Files.delete(probe);
-            Path file = folder.resolve(keyslate.store.Database.FILE_NAME);
-            if (Files.exists(file) && !Files.isWritable(file)) {
-                return "The data file " + file + " cannot be written. Check its permissions.";
+            for (String name : List.of(Database.FILE_NAME, Database.PRACTICE_FILE_NAME)) {
+                Path file = folder.resolve(name);
+                if (Files.exists(file) && !Files.isWritable(file)) {
+                    return "The data file " + file + " cannot be written. Check its permissions.";
+                }
             }
             if (Files.getFileStore(folder).getUsableSpace() < LEAST_FREE_BYTES) {
                 return "The disk with " + folder

@@ -5,20 +5,27 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import keyslate.core.trial.Trial;
+import keyslate.server.bench.Switchboard;
 import keyslate.server.benchmark.Bench;
 import keyslate.server.benchmark.TrialReport;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.PortInUseException;
+import org.springframework.context.ConfigurableApplicationContext;
 
 /**
- * The start: {@code --data DIR}, {@code --port N}, {@code --demo}, {@code --practice}, {@code --clock-speed X}; or {@code bench}; or
+ * The start: {@code --data DIR}, {@code --port N}, {@code --demo} (the practice darkroom with Kiln Yard), {@code --clock-speed X}; or {@code bench}; or
  * {@code trial}.
  */
 public final class KeySlate {
     private static final int DEFAULT_PORT = 8420;
     private static final int FAILED = 1;
 
-    private KeySlate() {}
+    private final Map<String, String> settings;
+    private ConfigurableApplicationContext open;
+
+    private KeySlate(Map<String, String> settings) {
+        this.settings = settings;
+    }
 
     public static void main(String[] args) throws Exception {
         System.setProperty("java.awt.headless", "true");
@@ -36,10 +43,19 @@ public final class KeySlate {
         if (problem != null) {
             fail(problem);
         }
+        new KeySlate(settings).start();
+        System.out.println(
+                "Key Slate is open at http://localhost:" + settings.get("server.port") + "  (Ctrl-C closes it)");
+    }
+
+    /** Opens the darkroom of the settings, with a way to the other one. */
+    private void start() {
         SpringApplication application = new SpringApplication(Darkroom.class);
         application.setRegisterShutdownHook(true);
+        application.addInitializers(
+                context -> context.getBeanFactory().registerSingleton("switchboard", (Switchboard) this::switchTo));
         try {
-            application.run(asArguments(settings));
+            open = application.run(Settings.asArguments(settings));
         } catch (RuntimeException e) {
             for (Throwable cause = e; cause != null; cause = cause.getCause()) {
                 if (cause instanceof PortInUseException) {
@@ -52,15 +68,20 @@ public final class KeySlate {
             }
             throw e;
         }
-        System.out.println(
-                "Key Slate is open at http://localhost:" + settings.get("server.port") + "  (Ctrl-C closes it)");
     }
 
-    /** Settings as the arguments that outrank every file. */
-    public static String[] asArguments(Map<String, String> settings) {
-        return settings.entrySet().stream()
-                .map(e -> "--" + e.getKey() + "=" + e.getValue())
-                .toArray(String[]::new);
+    /** A darkroom is a context of its own: this one is closed, its file with it, before the other one opens. */
+    private void switchTo(boolean practice) {
+        Thread turn = new Thread(
+                () -> {
+                    open.close();
+                    settings.put("keyslate.practice", Boolean.toString(practice));
+                    settings.put("keyslate.demo", Boolean.toString(practice));
+                    start();
+                },
+                "switchboard");
+        turn.setDaemon(false);
+        turn.start();
     }
 
     private static void fail(String message) {
@@ -80,7 +101,6 @@ public final class KeySlate {
                     settings.put("keyslate.demo", "true");
                     settings.put("keyslate.practice", "true");
                 }
-                case "--practice" -> settings.put("keyslate.practice", "true");
                 case "--data" -> settings.put("keyslate.data", value(args, ++i));
                 case "--port" -> settings.put("server.port", number(args, ++i, 1, 65535));
                 case "--clock-speed" -> settings.put("keyslate.clock-speed", number(args, ++i, 1, 1000));

@@ -1,7 +1,6 @@
 package keyslate.server;
 
 import io.swagger.v3.oas.models.media.Schema;
-import io.swagger.v3.oas.models.responses.ApiResponse;
 import io.swagger.v3.oas.models.servers.Server;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
@@ -54,21 +53,13 @@ class ApiDescription {
             StoredTest.class,
             TestViews.class);
 
-    /** What a calculation tells, and how it refuses. */
+    /** What a calculation tells. */
     @Bean
     OperationCustomizer calculations() {
         return (operation, handler) -> {
             Calculates says = handler.getMethodAnnotation(Calculates.class);
             if (says != null) {
                 operation.setSummary(says.value());
-                operation
-                        .getResponses()
-                        .addApiResponse(
-                                "422",
-                                new ApiResponse()
-                                        .description("A problem document; errors names each field by its JSON pointer"
-                                                + " with E_NAN, E_NONPOS, E_NEG, E_RANGE, E_SHAPE, E_INFEASIBLE or"
-                                                + " E_TYPE."));
             }
             return operation;
         };
@@ -89,6 +80,7 @@ class ApiDescription {
                     require(schema, records.get(name));
                 }
             });
+            new ApiTexts().addTo(api);
         };
     }
 

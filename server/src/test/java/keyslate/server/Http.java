@@ -1,5 +1,6 @@
 package keyslate.server;
 
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.URI;
@@ -8,6 +9,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -61,10 +63,47 @@ public final class Http {
         if (headers.length > 0) {
             request.headers(headers);
         }
+        return sent(request.build());
+    }
+
+    private Answer sent(HttpRequest request) {
         try {
-            HttpResponse<String> answer = client.send(request.build(), BodyHandlers.ofString());
+            HttpResponse<String> answer = client.send(request, BodyHandlers.ofString());
             return new Answer(
                     answer.statusCode(), answer.body(), answer.headers().map());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** Sends a file as a form does, with other fields beside it as "name", "value", ... */
+    public Answer upload(String path, String name, byte[] file, String... fields) {
+        String boundary = "----key-slate-test";
+        ByteArrayOutputStream body = new ByteArrayOutputStream();
+        for (int i = 0; i < fields.length; i += 2) {
+            body.writeBytes(("--" + boundary + "\r\nContent-Disposition: form-data; name=\"" + fields[i] + "\"\r\n\r\n"
+                            + fields[i + 1] + "\r\n")
+                    .getBytes(StandardCharsets.UTF_8));
+        }
+        body.writeBytes(("--" + boundary + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"" + name
+                        + "\"\r\nContent-Type: application/octet-stream\r\n\r\n")
+                .getBytes(StandardCharsets.UTF_8));
+        body.writeBytes(file);
+        body.writeBytes(("\r\n--" + boundary + "--\r\n").getBytes(StandardCharsets.UTF_8));
+        HttpRequest request = HttpRequest.newBuilder(URI.create(base + path))
+                .POST(BodyPublishers.ofByteArray(body.toByteArray()))
+                .header("Content-Type", "multipart/form-data; boundary=" + boundary)
+                .build();
+        return sent(request);
+    }
+
+    /** The bytes of an answer. */
+    public byte[] bytes(String path) {
+        try {
+            return client.send(HttpRequest.newBuilder(URI.create(base + path)).build(), BodyHandlers.ofByteArray())
+                    .body();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (InterruptedException e) {

@@ -3,11 +3,15 @@ package keyslate.server;
 import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAPackage;
 import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAnyPackage;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.fields;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.methods;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noMethods;
 import static com.tngtech.archunit.library.GeneralCodingRules.NO_CLASSES_SHOULD_USE_FIELD_INJECTION;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.base.DescribedPredicate;
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
@@ -92,4 +96,46 @@ class ServerArchitectureTest {
             .dependOnClassesThat()
             .areAnnotatedWith(RestController.class)
             .because("what a controller does for others belongs into a use case");
+
+    @ArchTest
+    static final ArchRule VIEWS_ARE_SHOWN = noClasses()
+            .that()
+            .resideInAnyPackage("keyslate.core..", "keyslate.store..")
+            .should()
+            .haveNameMatching(".*[a-z]Views?$")
+            .because("the craft and the rows do not know how they are shown");
+
+    @ArchTest
+    static final ArchRule PLANNERS_PLAN = noMethods()
+            .that()
+            .haveName("plan")
+            .should()
+            .haveRawReturnType(new DescribedPredicate<JavaClass>("a view") {
+                @Override
+                public boolean test(JavaClass type) {
+                    return type.getSimpleName().endsWith("View");
+                }
+            })
+            .because("what a planner returned once was shown and stored at once");
+
+    @ArchTest
+    static final ArchRule CORE_TYPES_ARE_NEVER_WRITTEN_OUT = fields().that()
+            .areDeclaredInClassesThat(new DescribedPredicate<JavaClass>("are written as JSON") {
+                @Override
+                public boolean test(JavaClass type) {
+                    String name = type.getName();
+                    return name.endsWith("View")
+                            || name.endsWith("Answer")
+                            || name.startsWith("keyslate.store.json.Stored")
+                            || name.startsWith("keyslate.server.transfer.SlateFile$");
+                }
+            })
+            .should()
+            .haveRawType(new DescribedPredicate<JavaClass>("no type of the core's quantities") {
+                @Override
+                public boolean test(JavaClass type) {
+                    return !type.getPackageName().startsWith("keyslate.core");
+                }
+            })
+            .because("a renamed component of the core must not change a file or an answer");
 }

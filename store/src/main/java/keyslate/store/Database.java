@@ -20,6 +20,9 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 public final class Database implements AutoCloseable {
     public static final String FILE_NAME = "key-slate.db";
+    /** The data file of the practice darkroom, beside one\'s own; it may be deleted. */
+    public static final String PRACTICE_FILE_NAME = "practice.db";
+
     private static final int READERS = 3;
     private static final SqliteErrors ERRORS = new SqliteErrors();
 
@@ -53,10 +56,15 @@ public final class Database implements AutoCloseable {
      *     to do
      */
     public static Database open(Path folder) {
+        return open(folder, FILE_NAME);
+    }
+
+    /** As {@link #open(Path)}, with the data file of this name. */
+    public static Database open(Path folder, String fileName) {
         FolderLock lock = FolderLock.take(folder);
         HikariDataSource writer = null;
         try {
-            Path file = folder.resolve(FILE_NAME);
+            Path file = folder.resolve(fileName);
             boolean there = Files.exists(file);
             String url = "jdbc:sqlite:" + file.toAbsolutePath();
             writer = pool(url, 1, false);
@@ -66,7 +74,7 @@ public final class Database implements AutoCloseable {
                     .load();
             if (there) {
                 FileAge.refuseForeign(writer, flyway);
-                FileAge.copyBeforeMigration(writer, flyway, folder);
+                FileAge.copyBeforeMigration(writer, flyway, file);
             }
             flyway.migrate();
             return new Database(lock, writer, pool(url, READERS, true));

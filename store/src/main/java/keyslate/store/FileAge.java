@@ -39,12 +39,13 @@ final class FileAge {
     }
 
     /** Keeps a copy of the file beside it when the tables are about to change. */
-    static void copyBeforeMigration(DataSource source, Flyway flyway, Path folder) {
+    static void copyBeforeMigration(DataSource source, Flyway flyway, Path file) {
         MigrationInfo[] pending = flyway.info().pending();
         if (pending.length == 0 || flyway.info().current() == null) {
             return;
         }
-        Path copy = folder.resolve("key-slate.before-" + pending[0].getVersion() + ".db");
+        Path copy = file.resolveSibling(file.getFileName().toString().replaceFirst("\\.db$", "") + ".before-"
+                + pending[0].getVersion() + ".db");
         if (!Files.exists(copy)) {
             JdbcClient.create(source)
                     .sql("VACUUM INTO ?")

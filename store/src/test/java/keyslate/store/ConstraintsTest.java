@@ -42,6 +42,7 @@ class ConstraintsTest extends StoreTest {
             paper,sheets_in_box,0
             paper,sheets_left,-0.5
             paper,reserve_sheets,-1
+            paper,counted,2
             bath,name,''
             bath,process,SEPIA
             bath,capacity_m2,0.0

@@ -73,6 +73,7 @@ public record CoverStripPlan(
     }
 
     /** The same strip about the base exposure. */
+    @Override
     public CoverStripPlan followingBase() {
         return new CoverStripPlan(
                 series, Optional.empty(), step, stepSeconds, patches, direction, patch, breadth, place);
@@ -90,5 +91,11 @@ public record CoverStripPlan(
                 Length.ofMm(Math.floor(room.inMm() / strip.patches())),
                 breadth,
                 place);
+    }
+
+    @Override
+    public Optional<Stops> stepUnlike(TestPlan before) {
+        boolean same = before instanceof CoverStripPlan was && was.step().equals(step);
+        return series == Series.EQUAL_STOPS && !same ? Optional.of(step) : Optional.empty();
     }
 }

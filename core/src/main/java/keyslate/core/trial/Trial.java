@@ -98,7 +98,7 @@ public final class Trial {
                 new Method("mono-split", Advice.CORE_ONLY, MONO_PIECES, s -> split(new SimulatedMono(s))),
                 new Method(
                         "colour-viewing-filters",
-                        Advice.CORE_ONLY,
+                        Advice.STATION,
                         COLOUR_PIECES,
                         s -> colour(s, steady, ColourByEye::withViewingFilters)),
                 new Method(

@@ -10,6 +10,7 @@ import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.exposure.PatchPick;
 import keyslate.core.exposure.TestSeries;
 import keyslate.core.quantity.Grade;
+import keyslate.core.reading.Corners;
 import keyslate.core.reading.NextRecipe;
 import keyslate.core.reading.ScanDensity;
 import keyslate.core.reading.StripMatch;
@@ -48,6 +49,11 @@ final class ReadingExamples {
                                 Optional.of(PatchPick.ofPosition(1)))
                         .time()
                         .inSeconds());
+        formulas.put(
+                "REA-13",
+                e -> Corners.of(List.of(e.at("edge"), 0.0, 1 - e.at("edge"), 0.0, 1.0, 1.0, 0.0, 1.0))
+                        .at(0.5, 0.5)
+                        .y());
         return formulas;
     }
 

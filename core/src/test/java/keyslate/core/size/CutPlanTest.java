@@ -13,6 +13,7 @@ import keyslate.core.quantity.QuantityException;
 import keyslate.core.size.CutPlan.Piece;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** Following a plan cut by cut gives the pieces it promised, with the fence moved as it says. */
@@ -93,6 +94,26 @@ class CutPlanTest {
                 .orElseThrow();
         assertThat(plan.fences()).containsExactly(Length.ofMm(80), Length.ofMm(150), Length.ofMm(200));
         assertThat(plan.runs()).hasSize(4);
+    }
+
+    /** Of plans with the same fences, cuts and offcut the one that needs the fence set least often. */
+    @ParameterizedTest
+    @CsvSource({
+        "254, 203, 127, 127, 1, 40, 40, 3, 2",
+        "305, 240, 63, 100, 2, 50, 127, 1, 3",
+        "305, 240, 102, 100, 3, 102, 130, 2, 3",
+        "305, 240, 50, 120, 3, 102, 102, 3, 3"
+    })
+    void noRunIsOneTooMany(
+            double width, double height, double w1, double h1, int n1, double w2, double h2, int n2, int runs) {
+        CutPlan plan = CutPlan.of(
+                        Length.ofMm(width),
+                        Length.ofMm(height),
+                        List.of(
+                                new Piece("a", Length.ofMm(w1), Length.ofMm(h1), n1),
+                                new Piece("b", Length.ofMm(w2), Length.ofMm(h2), n2)))
+                .orElseThrow();
+        assertThat(plan.runs()).hasSize(runs);
     }
 
     @Test

@@ -1,6 +1,7 @@
 package keyslate.server.bench;
 
 import keyslate.server.bench.BenchViews.BenchView;
+import keyslate.server.bench.BenchViews.DarkroomChoice;
 import keyslate.server.bench.BenchViews.FirstStart;
 import keyslate.server.bench.BenchViews.StoresView;
 import org.springframework.http.HttpStatus;
@@ -19,11 +20,13 @@ class BenchController {
         this.bench = bench;
     }
 
+    /** What is on the bench: slates, papers and baths. */
     @GetMapping("/api/bench")
     BenchView bench() {
         return bench.bench();
     }
 
+    /** Enlargers, lenses and papers. */
     @GetMapping("/api/stores")
     StoresView stores() {
         return bench.stores();
@@ -34,5 +37,13 @@ class BenchController {
     @ResponseStatus(HttpStatus.CREATED)
     StoresView begin(@RequestBody FirstStart asked) {
         return bench.begin(asked);
+    }
+
+    /** To the practice darkroom, or back to one's own; it takes some seconds, in which this address does not answer. */
+    @PostMapping("/api/bench/darkroom")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    DarkroomChoice switchTo(@RequestBody DarkroomChoice asked) {
+        bench.switchTo(asked.practice());
+        return asked;
     }
 }

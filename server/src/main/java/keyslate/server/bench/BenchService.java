@@ -16,6 +16,7 @@ import keyslate.server.bench.BenchViews.Head;
 import keyslate.server.bench.BenchViews.LensView;
 import keyslate.server.bench.BenchViews.PaperView;
 import keyslate.server.bench.BenchViews.Papers;
+import keyslate.server.bench.BenchViews.SheetSize;
 import keyslate.server.bench.BenchViews.StoresView;
 import keyslate.server.slate.SlateAssembler;
 import keyslate.server.web.ConflictException;
@@ -26,7 +27,9 @@ import keyslate.store.bench.Enlarger;
 import keyslate.store.bench.Lens;
 import keyslate.store.bench.Paper;
 import keyslate.store.bench.StoresRepository;
+import keyslate.store.slate.SheetRepository;
 import keyslate.store.slate.SlateRepository;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 
@@ -47,6 +50,8 @@ public class BenchService {
     private final SlateAssembler assembler;
     private final Clock clock;
     private final boolean practice;
+    private final SheetRepository sheets;
+    private final ObjectProvider<Switchboard> switchboard;
 
     BenchService(
             Database database,
@@ -54,6 +59,8 @@ public class BenchService {
             StoresRepository stores,
             SlateAssembler assembler,
             Clock clock,
+            SheetRepository sheets,
+            ObjectProvider<Switchboard> switchboard,
             @Value("${keyslate.practice:false}") boolean practice) {
         this.database = database;
         this.slates = slates;
@@ -61,6 +68,28 @@ public class BenchService {
         this.assembler = assembler;
         this.clock = clock;
         this.practice = practice;
+        this.sheets = sheets;
+        this.switchboard = switchboard;
+    }
+
+    /**
+     * Goes to the practice darkroom, or back to one's own; the answer comes before it is open.
+     *
+     * @throws ConflictException while a sheet is under the lamp, or where this program was not started by itself
+     */
+    public void switchTo(boolean toPractice) {
+        if (toPractice == practice) {
+            return;
+        }
+        if (!sheets.exposing().isEmpty()) {
+            throw new ConflictException(
+                    "sheet-under-lamp",
+                    "A sheet is under the lamp. Finish it or give it up, then change the darkroom.");
+        }
+        switchboard.stream()
+                .findFirst()
+                .orElseThrow(() -> new ConflictException("no-switch", "There is no other darkroom to go to here."))
+                .open(toPractice);
     }
 
     public BenchView bench() {
@@ -92,6 +121,7 @@ public class BenchService {
         require(errors, "/papers", asked.papers());
         require(errors, "/head", asked.head());
         require(errors, "/lamp", asked.lamp());
+        require(errors, "/sheet", asked.sheet());
         if (asked.papers() != Papers.MONOCHROME && asked.head() != null && asked.head() != Head.COLOUR) {
             errors.add("/head", "E_INFEASIBLE", "Colour paper needs a head with dials for a pack: a colour head.");
         }
@@ -115,10 +145,10 @@ public class BenchService {
             stores.add(new Lens(Ids.fresh(), "80 mm lens", 80, 4, 22, 2, 80));
             stores.add(new Lens(Ids.fresh(), "150 mm lens", 150, 5.6, 32, 2, 160));
             if (asked.papers() != Papers.COLOUR) {
-                stores.add(paper("Variable-contrast paper", Monochrome.ID));
+                stores.add(paper("Variable-contrast paper", Monochrome.ID, asked.sheet()));
             }
             if (asked.papers() != Papers.MONOCHROME) {
-                stores.add(paper("Colour paper", Colour.ID));
+                stores.add(paper("Colour paper", Colour.ID, asked.sheet()));
             }
         });
         return stores();
@@ -138,8 +168,20 @@ public class BenchService {
         };
     }
 
-    private static Paper paper(String name, String kind) {
-        return new Paper(Ids.fresh(), name, kind, "RC", 254, 203, "first box", USUAL_BOX, USUAL_BOX, 3, null);
+    private static Paper paper(String name, String kind, SheetSize size) {
+        return new Paper(
+                Ids.fresh(),
+                name,
+                kind,
+                "RC",
+                size.longMm(),
+                size.shortMm(),
+                "first box",
+                USUAL_BOX,
+                USUAL_BOX,
+                0,
+                false,
+                null);
     }
 
     private List<PaperView> papers() {
@@ -170,7 +212,8 @@ public class BenchService {
                 p.heightMm(),
                 p.sheetsInBox(),
                 p.sheetsLeft(),
-                p.reserveSheets());
+                p.reserveSheets(),
+                p.counted());
     }
 
     private static LensView view(Lens l) {

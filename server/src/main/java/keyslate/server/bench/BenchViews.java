@@ -33,7 +33,11 @@ public final class BenchViews {
             double usedShare,
             int sheetsLeft) {}
 
-    /** A box of paper. */
+    /**
+     * A box of paper.
+     *
+     * @param counted whether its owner counted the sheets; else the numbers mean nothing
+     */
     public record PaperView(
             String id,
             String name,
@@ -44,7 +48,8 @@ public final class BenchViews {
             double heightMm,
             int sheetsInBox,
             double sheetsLeft,
-            int reserveSheets) {}
+            int reserveSheets,
+            boolean counted) {}
 
     /** An enlarger. */
     public record EnlargerView(
@@ -65,17 +70,45 @@ public final class BenchViews {
     /** All that a set-up can choose from. */
     public record StoresView(List<EnlargerView> enlargers, List<LensView> lenses, List<PaperView> papers) {}
 
+    /** Which darkroom: the practice one, or one's own. */
+    public record DarkroomChoice(boolean practice) {}
+
     /** The three questions of a first start. */
     public record FirstStart(
             @Nullable Papers papers,
             @Nullable Head head,
-            @Nullable Lamp lamp) {}
+            @Nullable Lamp lamp,
+            @Nullable SheetSize sheet) {}
 
     /** Which paper is printed on. */
     public enum Papers {
         MONOCHROME,
         COLOUR,
         BOTH
+    }
+
+    /** The sheets in the box, in centimetres. */
+    public enum SheetSize {
+        CM_13_18(180, 130),
+        CM_20_25(254, 203),
+        CM_24_30(305, 240),
+        CM_30_40(406, 305);
+
+        private final double longMm;
+        private final double shortMm;
+
+        SheetSize(double longMm, double shortMm) {
+            this.longMm = longMm;
+            this.shortMm = shortMm;
+        }
+
+        double longMm() {
+            return longMm;
+        }
+
+        double shortMm() {
+            return shortMm;
+        }
     }
 
     /** What the enlarger's light comes through. */

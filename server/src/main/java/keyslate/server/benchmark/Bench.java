@@ -12,7 +12,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import keyslate.server.Darkroom;
-import keyslate.server.KeySlate;
+import keyslate.server.Settings;
 import keyslate.server.print.EnlargerTimers;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -46,7 +46,7 @@ public final class Bench {
         Path folder = Files.createTempDirectory("key-slate-bench");
         SpringApplication application = new SpringApplication(Darkroom.class);
         application.setLogStartupInfo(false);
-        String[] settings = KeySlate.asArguments(Map.of(
+        String[] settings = Settings.asArguments(Map.of(
                 "keyslate.data", folder.toString(),
                 "keyslate.demo", "true",
                 "keyslate.practice", "true",
@@ -62,6 +62,7 @@ public final class Bench {
             RequestFigures requests = new RequestFigures(base);
             requests.add(figures);
             new EditFigures(context, base).add(figures);
+            DragFigures.add(base, requests.withLocalWork(), figures);
             TimerFigures.add(context.getBean(EnlargerTimers.class).of("bench"), requests, figures);
         }
         try {
@@ -91,8 +92,9 @@ public final class Bench {
             System.out.println(JsonMapper.shared().writeValueAsString(figures));
             return;
         }
-        System.out.println(RequestFigures.MEASURED + " requests each after " + RequestFigures.WARM_UP
-                + " to warm up, one at a time; " + TimerFigures.BURSTS + " bursts of the timer.");
+        System.out.println("The best of " + RequestFigures.RUNS + " runs of " + RequestFigures.MEASURED
+                + " requests each after " + RequestFigures.WARM_UP + " to warm up, one at a time; "
+                + TimerFigures.BURSTS + " bursts of the timer.");
         figures.forEach((name, value) -> System.out.println(String.format(Locale.ROOT, "%-40s %10.2f", name, value)));
     }
 }

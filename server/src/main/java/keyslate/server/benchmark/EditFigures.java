@@ -23,12 +23,12 @@ import tools.jackson.databind.json.JsonMapper;
 /** How long an edit takes on a slate with as many sheets as a hard negative costs. */
 final class EditFigures {
     private static final int SHEETS = 40;
-    private static final double NANOS_PER_MS = 1e6;
     private static final String ANY_TIME = "2026-01-01T12:00:00Z";
 
     private final HttpClient http = HttpClient.newHttpClient();
     private final ApplicationContext context;
     private final String base;
+    private long version;
 
     EditFigures(ApplicationContext context, String base) {
         this.context = context;
@@ -37,17 +37,11 @@ final class EditFigures {
 
     void add(Map<String, Double> figures) throws IOException, InterruptedException {
         String slate = context.getBean(Database.class).inTransaction(this::slateOfManySheets);
-        long version = context.getBean(SlateService.class).find(slate).version();
-        double[] times = new double[RequestFigures.MEASURED];
-        for (int i = -RequestFigures.WARM_UP; i < times.length; i++) {
-            long start = System.nanoTime();
-            version = edit(slate, version, 8 + Math.floorMod(i, 2));
-            if (i >= 0) {
-                times[i] = (System.nanoTime() - start) / NANOS_PER_MS;
-            }
+        version = context.getBean(SlateService.class).find(slate).version();
+        for (int i = 0; i < RequestFigures.WARM_UP; i++) {
+            edit(slate);
         }
-        figures.put("editOf40SheetsMedianMs", RequestFigures.rank(times, 0.5));
-        figures.put("editOf40SheetsP95Ms", RequestFigures.rank(times, 0.95));
+        RequestFigures.best("editOf40Sheets", figures, () -> edit(slate));
     }
 
     private String slateOfManySheets() {
@@ -79,7 +73,8 @@ final class EditFigures {
         return slate;
     }
 
-    private long edit(String slate, long version, int borderMm) throws IOException, InterruptedException {
+    private void edit(String slate) throws IOException, InterruptedException {
+        int borderMm = 8 + (int) (version % 2);
         String body = JsonMapper.shared()
                 .writeValueAsString(Map.of("version", version, "setup", Map.of("borderMm", borderMm)));
         HttpResponse<String> answer = http.send(
@@ -91,6 +86,6 @@ final class EditFigures {
         if (answer.statusCode() != 200) {
             throw new IOException("an edit answered " + answer.statusCode() + ": " + answer.body());
         }
-        return JsonMapper.shared().readTree(answer.body()).get("version").asLong();
+        version = JsonMapper.shared().readTree(answer.body()).get("version").asLong();
     }
 }

@@ -81,6 +81,7 @@ class ContrastCalculationsController {
         given.complete();
         GradeAdvice.Outcome outcome = GradeAdvice.fromStrip(paper, filter, whites, blacks);
         Double exact = outcome instanceof GradeAdvice.Reached r ? r.exactGrade().onScale() : null;
+        given.noteIf(exact == null, "No filter reaches it; the nearest one is given.");
         return new GradeAdviceAnswer(
                 outcome.filter().label(),
                 outcome.time().inSeconds(),

@@ -22,6 +22,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/calculations")
 class ExposureCalculationsController {
+    private static final double NOTICED_STOPS = 1.0 / 24;
+
     /** One of the other time and the change. */
     record ExposureChangeRequest(
             double seconds,
@@ -106,6 +108,9 @@ class ExposureCalculationsController {
                 given.of("/stepSeconds", () -> TimerSteps.everywhere(asked.stepSeconds(), asked.longestSeconds()));
         given.complete();
         TimerSteps.Setting set = timer.nearest(time);
+        given.noteIf(
+                Math.abs(set.error().inStops()) > NOTICED_STOPS,
+                "The steps of this timer leave an error that is seen: over 1/24 stop.");
         return new TimerSettingAnswer(set.time().inSeconds(), set.error().inStops(), List.of("EXP-08"));
     }
 

@@ -25,6 +25,7 @@ final class Given {
     private static final int LONGEST_LIST = 100;
 
     private final FieldErrors errors = new FieldErrors();
+    private final Understood.Words words = Understood.words();
 
     /** Refuses when any field was wrong. */
     void complete() {
@@ -33,7 +34,16 @@ final class Given {
 
     /** Any quantity; {@code make} checks it. */
     <T> T of(String pointer, Supplier<T> make) {
-        return errors.check(pointer, null, make);
+        T made = errors.check(pointer, null, make);
+        words.put(pointer, made);
+        return made;
+    }
+
+    /** Something a reader of the answer should know, where it holds. */
+    void noteIf(boolean holds, String note) {
+        if (holds) {
+            words.note(note);
+        }
     }
 
     /** Any finite number. */

@@ -57,6 +57,7 @@ class ProcessCalculationsController {
         given.complete();
         double used = BathCapacity.areaOf(width, height, asked.sheets());
         BathCapacity capacity = BathCapacity.of(asked.litres(), asked.squareMetresPerLitre(), used);
+        given.noteIf(capacity.isExhausted(), "This bath is used up.");
         return new BathCapacityAnswer(
                 used,
                 capacity.usedFraction(),
@@ -103,6 +104,8 @@ class ProcessCalculationsController {
         given.complete();
         ProcessTime time =
                 ProcessTime.of(asked.bath().type, asked.secondsAtReference(), asked.celsius(), asked.usedFraction());
+        given.noteIf(time.warnTemperature(), "The temperature lies outside what is usual for this bath.");
+        given.noteIf(time.warnUsed(), "The bath is nearly used up.");
         return new ProcessTimeAnswer(
                 time.seconds(),
                 asked.bath().type.reference(),

@@ -118,6 +118,9 @@ class StripCalculationsController {
         List<ExposureTime> totals = given.times("/totalsSeconds", asked.totalsSeconds());
         PatchPick pick = given.of("/place", () -> PatchPick.ofPosition(asked.place()));
         given.complete();
+        given.noteIf(
+                asked.place() <= 0 || asked.place() >= totals.size() - 1,
+                "The place is an end of the strip: what is looked for may lie beyond it.");
         return new StripPickAnswer(
                 pick.timeOn(totals).inSeconds(), pick.uncertaintyOn(totals).inStops(), List.of("EXP-19", "EXP-20"));
     }
@@ -225,6 +228,7 @@ class StripCalculationsController {
         double harder = given.number("/harderGrades", asked.harderGrades());
         given.complete();
         NextRecipe next = NextRecipe.after(paper, filter, time, darker, harder);
+        given.noteIf(next.gradeShort() != 0, "The wanted grade is out of reach; the last filter is given.");
         return new NextRecipeAnswer(
                 next.filter().label(), next.time().inSeconds(), next.gradeShort(), List.of("REA-03"));
     }

@@ -75,9 +75,16 @@ final class CastAdvice {
         Hue seen = cast.hue() == null
                 ? null
                 : cast.way() == CastWay.VIEWING_FILTER ? cast.hue().complement() : cast.hue();
-        FilterShift shift = seen == null ? FilterShift.NONE : seen.byMagentaAndYellow(points);
+        // A kit that prints the correction on its filters and one that prints their own strength are weighed together:
+        // everything counts as strength, of which half is the usual correction (COL-06).
+        double strength = points * factor / USUAL_FACTOR;
+        FilterShift shift = seen == null ? FilterShift.NONE : seen.byMagentaAndYellow(strength);
         return new Look(
-                shift.inMagenta(), shift.inYellow(), factor, density, cast.way().name());
+                shift.inMagenta(),
+                shift.inYellow(),
+                USUAL_FACTOR,
+                density,
+                cast.way().name());
     }
 
     /** The verdict on a look at a sheet, with the looks before it. */
@@ -189,7 +196,7 @@ final class CastAdvice {
         List<String> rests = new ArrayList<>();
         rests.add(sheet.view().label() + ": " + sheet.before().light().notation() + ", "
                 + Show.seconds(sheet.time().inSeconds()) + ", on record.");
-        rests.add(cast(look) + ", your look.");
+        rests.add(cast(look) + " by the strength of a filter, your look.");
         rests.add(all.size() + (all.size() == 1 ? " look" : " looks")
                 + " weighed together (COL-28), a point of the viewing"
                 + " filter counted as " + Show.factor(look.factor()) + " of the pack; neutral at "

@@ -26,36 +26,43 @@ class DecisionController {
         this.decisions = decisions;
     }
 
+    /** What a reading of a strip would set; nothing is stored. */
     @PostMapping("/api/sheets/{id}/readings/proposal")
     VerdictView proposeReading(@PathVariable String id, @RequestBody Marks marks) {
         return decisions.proposeReading(id, marks);
     }
 
+    /** Takes a reading of a strip down, and what was taken of the verdict. */
     @PostMapping("/api/sheets/{id}/readings")
     SlateView read(@PathVariable String id, @RequestBody Reading asked) {
         return decisions.read(id, asked);
     }
 
+    /** What a look at the colour would set; nothing is stored. */
     @PostMapping("/api/sheets/{id}/casts/proposal")
     VerdictView proposeColour(@PathVariable String id, @RequestBody Cast cast) {
         return decisions.proposeColour(id, cast);
     }
 
+    /** Takes a look at the colour down, and what was taken of the verdict. */
     @PostMapping("/api/sheets/{id}/casts")
     SlateView judgeColour(@PathVariable String id, @RequestBody ColourJudgement asked) {
         return decisions.judgeColour(id, asked);
     }
 
+    /** What a judgement would set; nothing is stored. */
     @PostMapping("/api/sheets/{id}/judgements/proposal")
     VerdictView proposeJudgement(@PathVariable String id, @RequestBody Wishes wishes) {
         return decisions.proposeJudgement(id, wishes);
     }
 
+    /** Takes a judgement of a print down, and what was taken of the verdict. */
     @PostMapping("/api/sheets/{id}/judgements")
     SlateView judge(@PathVariable String id, @RequestBody Judgement asked) {
         return decisions.judge(id, asked);
     }
 
+    /** Accepts a print. */
     @PostMapping("/api/sheets/{id}/acceptance")
     SlateView accept(@PathVariable String id, @RequestBody Acceptance asked) {
         return decisions.accept(id, asked);

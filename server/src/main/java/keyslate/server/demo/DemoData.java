@@ -22,6 +22,7 @@ import keyslate.server.decide.DecisionViews.Reading;
 import keyslate.server.decide.DecisionViews.Taking;
 import keyslate.server.decide.DecisionViews.Wishes;
 import keyslate.server.local.LocalViews.AreaView;
+import keyslate.server.negative.Negatives;
 import keyslate.server.print.RunService;
 import keyslate.server.print.RunViews.NewSheet;
 import keyslate.server.recipe.RecipeChange;
@@ -42,8 +43,7 @@ import keyslate.store.negative.RollRepository;
 import keyslate.store.slate.LampRecord;
 import keyslate.store.slate.SheetRepository;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
+import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 
 /**
@@ -52,7 +52,7 @@ import org.springframework.stereotype.Component;
  * was killed is made at the next.
  */
 @Component
-class DemoData implements ApplicationRunner {
+class DemoData implements SmartLifecycle {
     private static final String MONOCHROME = "MONOCHROME";
     private static final String COLOUR = "COLOUR";
     private static final String STRIP = "STRIP";
@@ -66,9 +66,12 @@ class DemoData implements ApplicationRunner {
     private final SlateService slates;
     private final RunService runs;
     private final DecisionService decisions;
+    private final Negatives negatives;
     private final Clock clock;
     private final boolean demo;
     private final boolean practice;
+    private boolean running;
+    private boolean made;
 
     DemoData(
             Database database,
@@ -79,6 +82,7 @@ class DemoData implements ApplicationRunner {
             SlateService slates,
             RunService runs,
             DecisionService decisions,
+            Negatives negatives,
             Clock clock,
             @Value("${keyslate.demo:false}") boolean demo,
             @Value("${keyslate.practice:false}") boolean practice) {
@@ -90,13 +94,31 @@ class DemoData implements ApplicationRunner {
         this.slates = slates;
         this.runs = runs;
         this.decisions = decisions;
+        this.negatives = negatives;
         this.clock = clock;
         this.demo = demo;
         this.practice = practice;
     }
 
+    /** Before the address answers: whoever sees the practice darkroom sees all of it. */
     @Override
-    public void run(ApplicationArguments args) {
+    public int getPhase() {
+        return 0;
+    }
+
+    @Override
+    public boolean isRunning() {
+        return running;
+    }
+
+    @Override
+    public void stop() {
+        running = false;
+    }
+
+    @Override
+    public void start() {
+        running = true;
         if (practice && stores.enlargers().isEmpty()) {
             database.inTransaction(() -> PracticeStores.fill(stores, clock));
         }
@@ -117,6 +139,11 @@ class DemoData implements ApplicationRunner {
         slate("Teapot in colour", "Teapot, colour", "Cloth neutral, glaze a living green.", this::teapotInColour);
         slate("Glaze test board in colour", "Test board", "Every glaze as it is. The grey row neutral.", this::board);
         slate("Bottle kiln", "Kiln under cloud", "Sky heavy, brick warm, the door must stay open.", this::kiln);
+        if (made) {
+            // What exposing forty sheets at once took is given back, since nothing needs it again.
+            negatives.forget();
+            System.gc();
+        }
     }
 
     private void rolls() {
@@ -204,6 +231,7 @@ class DemoData implements ApplicationRunner {
             String id = slates.create(new NewSlate(frame.id(), title, intent)).id();
             making.of(id);
         });
+        made = true;
     }
 
     private long version(String slateId) {

@@ -31,7 +31,18 @@ final class PracticeStores {
         stores.add(mono("Satin RC 24 × 30", "RC", 305, 240, "box 1", 50, 27, 4));
         stores.add(mono("White FB 30 × 40", "FB", 406, 305, "box 2", 10, 3, 3));
         stores.add(new Paper(
-                Ids.fresh(), "Colour gloss 20 × 25", Colour.ID, "RC", 254, 203, "batch B", 100, 62, 5, "0/47/52"));
+                Ids.fresh(),
+                "Colour gloss 20 × 25",
+                Colour.ID,
+                "RC",
+                254,
+                203,
+                "batch B",
+                100,
+                62,
+                5,
+                true,
+                "0/47/52"));
         stores.add(new Bath(Ids.fresh(), 1, Monochrome.ID, "Developer 1 + 9", mixed, 1.5, 0.31));
         stores.add(new Bath(Ids.fresh(), 2, Monochrome.ID, "Stop 1 + 19", mixed, 3.75, 0.21));
         stores.add(new Bath(Ids.fresh(), 3, Monochrome.ID, "Fixer 1 + 4", mixed, 2.0, 1.26));
@@ -54,6 +65,7 @@ final class PracticeStores {
             int box,
             double left,
             int reserve) {
-        return new Paper(Ids.fresh(), name, Monochrome.ID, base, widthMm, heightMm, batch, box, left, reserve, null);
+        return new Paper(
+                Ids.fresh(), name, Monochrome.ID, base, widthMm, heightMm, batch, box, left, reserve, true, null);
     }
 }

@@ -2,6 +2,7 @@ package keyslate.server.negative;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
 import java.util.Arrays;
 import java.util.Optional;
 import keyslate.core.darkroom.ColourRaster;
@@ -21,7 +22,8 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class Negatives {
-    private static final int KEPT = 12;
+    private static final int KEPT = 4;
+    private static final Duration KEPT_FOR = Duration.ofMinutes(10);
     private static final int SMALL_SIDE = 240;
     private static final double WHITE_PERCENTILE = 0.985;
     private static final double WHITE_SHOWN = 0.80;
@@ -30,16 +32,25 @@ public class Negatives {
 
     private final PictureRepository pictures;
     private final Cache<String, ColourRaster> scenes =
-            Caffeine.newBuilder().maximumSize(KEPT).build();
+            Caffeine.newBuilder().maximumSize(KEPT).expireAfterAccess(KEPT_FOR).build();
     private final Cache<Key, Negative> negatives =
-            Caffeine.newBuilder().maximumSize(KEPT).build();
-    private final Cache<Key, Negative> smalls =
-            Caffeine.newBuilder().maximumSize(4 * KEPT).build();
+            Caffeine.newBuilder().maximumSize(KEPT).expireAfterAccess(KEPT_FOR).build();
+    private final Cache<Key, Negative> smalls = Caffeine.newBuilder()
+            .maximumSize(4 * KEPT)
+            .expireAfterAccess(KEPT_FOR)
+            .build();
 
     private record Key(String pictureId, String medium) {}
 
     Negatives(PictureRepository pictures) {
         this.pictures = pictures;
+    }
+
+    /** Forgets all that is decoded. */
+    public void forget() {
+        scenes.invalidateAll();
+        negatives.invalidateAll();
+        smalls.invalidateAll();
     }
 
     /** The negative as a paper sees it; empty when the frame was never scanned. */

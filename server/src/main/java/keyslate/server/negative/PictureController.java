@@ -19,6 +19,7 @@ class PictureController {
         this.pictures = pictures;
     }
 
+    /** The picture of a sheet, as it is looked at. */
     @GetMapping(path = "/api/pictures/{id}", produces = "image/*")
     ResponseEntity<byte[]> picture(@PathVariable String id) {
         PictureRepository.Working working = pictures.working(id).orElseThrow(NotFoundException.of("picture"));

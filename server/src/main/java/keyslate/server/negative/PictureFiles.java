@@ -15,6 +15,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.Iterator;
 import java.util.Locale;
+import java.util.concurrent.Semaphore;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
@@ -38,15 +39,16 @@ public final class PictureFiles {
     /** Most bytes of a picture file. */
     public static final long MOST_BYTES = 200L << 20;
 
-    private static final int WORKING_COPY_SIDE = 1280;
+    static final int WORKING_COPY_SIDE = 1280;
     private static final double WHITE_CODE_16 = 16384.0;
     private static final long MOST_PIXELS = 100_000_000L;
     /** A progressive JPEG is held whole while it is decoded. */
     private static final long MOST_PIXELS_PROGRESSIVE = 40_000_000L;
 
     private static final float JPEG_QUALITY = 0.9f;
-    private static final float WORKING_QUALITY = 0.96f;
+    static final float WORKING_QUALITY = 0.96f;
     private static final int LARGEST_CODE_16 = 65535;
+    private static final Semaphore DECODING = new Semaphore(1, true);
 
     static {
         ImageIO.setUseCache(false);
@@ -94,7 +96,7 @@ public final class PictureFiles {
     }
 
     /** The codes of linear light. */
-    private static Look look(ColourRaster light) {
+    static Look look(ColourRaster light) {
         int pixels = light.width() * light.height();
         boolean grey = light.red() == light.green();
         byte[] codes = new byte[grey ? pixels : 3 * pixels];
@@ -127,7 +129,7 @@ public final class PictureFiles {
         return jpeg(look, JPEG_QUALITY);
     }
 
-    private static byte[] jpeg(Look look, float quality) {
+    static byte[] jpeg(Look look, float quality) {
         ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
         ByteArrayOutputStream out = new ByteArrayOutputStream(look.samples().length / 4);
         try (MemoryCacheImageOutputStream stream = new MemoryCacheImageOutputStream(out)) {
@@ -168,12 +170,22 @@ public final class PictureFiles {
         return colour;
     }
 
-    private interface Reading<T> {
+    interface Reading<T> {
         T with(ImageReader reader) throws IOException;
     }
 
     /** Reads a file with the reader that knows it; whatever goes wrong in it means a damaged file. */
-    private static <T> T read(File file, Reading<T> reading) {
+    static <T> T read(File file, Reading<T> reading) {
+        // One file is decoded at a time: what is in memory is bounded, and the lamp keeps a processor.
+        DECODING.acquireUninterruptibly();
+        try {
+            return reading(file, reading);
+        } finally {
+            DECODING.release();
+        }
+    }
+
+    private static <T> T reading(File file, Reading<T> reading) {
         ImageReader reader = null;
         try (ImageInputStream in = ImageIO.createImageInputStream(file)) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
@@ -219,7 +231,7 @@ public final class PictureFiles {
     }
 
     /** EXIF orientation 1 to 8; 1 when there is none. */
-    private static int orientation(File file) {
+    static int orientation(File file) {
         try {
             ExifIFD0Directory exif =
                     ImageMetadataReader.readMetadata(file).getFirstDirectoryOfType(ExifIFD0Directory.class);
@@ -302,7 +314,7 @@ public final class PictureFiles {
      * sRGB codes to linear light. Grey files are read by their own codes: the platform takes a grey raster for linear
      * light, which would make it a gamma of 2.2 too light.
      */
-    private static ColourRaster linear(BufferedImage image) {
+    static ColourRaster linear(BufferedImage image) {
         if (image.getRaster().getNumBands() < 3
                 && image.getColorModel().getColorSpace().getNumComponents() == 1) {
             boolean wide = image.getRaster().getTransferType() == DataBuffer.TYPE_USHORT;

@@ -40,17 +40,20 @@ class RollController {
         this.temporary = temporary;
     }
 
+    /** All rolls with their frames. */
     @GetMapping("/api/rolls")
     List<RollView> rolls() {
         return rolls.rolls();
     }
 
+    /** Adds a roll. */
     @PostMapping("/api/rolls")
     @ResponseStatus(HttpStatus.CREATED)
     RollView add(@RequestBody NewRoll asked) {
         return rolls.view(rolls.add(asked));
     }
 
+    /** Adds a frame to a roll, with its positive where there is one (PNG or JPEG, up to 200 MB and 100 megapixel). */
     @PostMapping(path = "/api/rolls/{id}/frames", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     FrameView addFrame(
@@ -73,6 +76,7 @@ class RollController {
         }
     }
 
+    /** The positive of a frame as a JPEG. */
     @GetMapping(path = "/api/frames/{id}/positive", produces = MediaType.IMAGE_JPEG_VALUE)
     ResponseEntity<byte[]> positive(@PathVariable String id, @RequestParam(defaultValue = "960") int side) {
         Frame frame = rolls.frame(id);

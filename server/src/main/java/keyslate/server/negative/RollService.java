@@ -9,6 +9,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
 import keyslate.core.quantity.Check;
+import keyslate.core.reading.Corners;
 import keyslate.server.Clocks;
 import keyslate.server.Ids;
 import keyslate.server.Show;
@@ -131,6 +132,11 @@ public class RollService {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** The paper in a picture of it, as a working copy; see {@link SquaredPicture}. */
+    public byte[] squared(Path file, Corners corners, double aspect) {
+        return SquaredPicture.of(file, corners, aspect);
     }
 
     public Frame frame(String id) {

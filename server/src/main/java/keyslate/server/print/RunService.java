@@ -46,7 +46,11 @@ import org.springframework.stereotype.Service;
 public class RunService {
     private static final double SQUARE_MM_PER_M2 = 1e6;
     private static final int LONGEST_REASON = 200;
-    private static final Set<String> EVENTS = Set.of("DRUM_CLOSED", "IN_DEVELOPER", "IN_STOP", "IN_FIXER", "GLANCE");
+    /** As many as a slate file takes. */
+    private static final int MOST_EVENTS = 100;
+
+    private static final Set<String> EVENTS =
+            Set.of(SheetEvent.DRUM_CLOSED, "IN_DEVELOPER", "IN_STOP", "IN_FIXER", SheetEvent.GLANCE);
 
     private final Database database;
     private final SlateService slates;
@@ -127,7 +131,7 @@ public class RunService {
     }
 
     private SheetPlan plan(SheetKind kind, Rig rig) {
-        if (rig.paper().sheetsLeft() <= 0) {
+        if (rig.paper().counted() && rig.paper().sheetsLeft() <= 0) {
             throw RefusedException.of(
                     "/kind", "E_RANGE", "The box of " + rig.paper().name() + " is empty.");
         }
@@ -149,11 +153,15 @@ public class RunService {
         }
         database.inTransaction(() -> {
             RunAssembler.Run run = runs.exposing(sheetId);
-            boolean early = run.next().isPresent() && !"GLANCE".equals(kind);
+            boolean early = run.next().isPresent() && !SheetEvent.GLANCE.equals(kind);
             if (early) {
                 throw new ConflictException("steps-left", "Not every exposure is given yet.");
             }
-            sheets.add(new SheetEvent(sheetId, run.exposed().events().size() + 1, kind, Clocks.now(clock)));
+            int before = run.exposed().events().size();
+            if (before >= MOST_EVENTS) {
+                throw new ConflictException("too-many", "More than " + MOST_EVENTS + " things happened to this sheet.");
+            }
+            sheets.add(new SheetEvent(sheetId, before + 1, kind, Clocks.now(clock)));
         });
         return runs.view(sheetId);
     }

@@ -6,7 +6,6 @@ import keyslate.core.exposure.CheckStrip;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.script.BaseExposure;
-import keyslate.core.script.CoverStripPlan;
 import keyslate.core.script.TestPlan;
 import keyslate.server.Clocks;
 import keyslate.server.Ids;
@@ -115,7 +114,7 @@ public class RecipeEditor {
         edit.sayIf(!was.light().equals(light), was.light().notation() + " to " + light.notation());
         edit.say("time " + Show.seconds(was.time().inSeconds()) + " to " + Show.seconds(time.inSeconds()));
         Base base = new Base(BaseExposure.of(light, time), source, because);
-        TestPlan test = ((CoverStripPlan) now.test()).followingBase();
+        TestPlan test = now.test().followingBase();
         if (check.isPresent()) {
             edit.say("check strip");
             Recipe taken = follow(now, edit, now.naming(), now.setup(), base, test, now.local());

@@ -3,7 +3,6 @@ package keyslate.server.sheet;
 import java.util.ArrayList;
 import java.util.List;
 import keyslate.core.quantity.Stops;
-import keyslate.core.script.CoverStripPlan;
 import keyslate.server.Show;
 import keyslate.server.rig.Rig;
 
@@ -60,12 +59,10 @@ public final class Differences {
     public static List<String> inWords(Rig before, Rig now) {
         List<String> words = new ArrayList<>();
         between(before, now).forEach(d -> words.add(d.words()));
-        if (before.recipe().test() instanceof CoverStripPlan was
-                && now.recipe().test() instanceof CoverStripPlan is
-                && !was.step().equals(is.step())
-                && is.series() == CoverStripPlan.Series.EQUAL_STOPS) {
-            words.add(Show.stopsApart(is.step()) + " steps");
-        }
+        now.recipe()
+                .test()
+                .stepUnlike(before.recipe().test())
+                .ifPresent(step -> words.add(Show.stopsApart(step) + " steps"));
         return words;
     }
 }

@@ -43,6 +43,9 @@ public class SheetAssembler {
         this.kinds = kinds;
     }
 
+    private static final String FOGGED_BY_A_GLANCE =
+            "Doubtful: the screen was lit for a look while this paper was out, and may have fogged it.";
+
     /** A sheet as it stood when it was begun, with what is shown of it. */
     public record OnCord(ExposedSheet exposed, Rig rig, SheetView view) {}
 
@@ -97,6 +100,7 @@ public class SheetAssembler {
                         .toList(),
                 exposed.decisions().stream().map(SheetAssembler::view).toList(),
                 sheet.note(),
+                exposed.isDoubtful() ? FOGGED_BY_A_GLANCE : null,
                 kind.station(),
                 kind.lookedAtStation());
         return bare.summed(kind.summary(rig, bare));

@@ -28,6 +28,7 @@ public final class SheetViews {
      * One exposure of a sheet, in words that are the same on the page, on cards and in speech.
      *
      * @param before what the hands do before it; empty when nothing
+     * @param said the same as names of recorded clips, in order
      */
     public record StepView(
             int place,
@@ -37,6 +38,7 @@ public final class SheetViews {
             double receivedSeconds,
             String before,
             String words,
+            List<String> said,
             List<PhaseView> phases) {}
 
     /** A patch as it was planned and as it was really given, by the record of the lamp. */
@@ -71,6 +73,7 @@ public final class SheetViews {
      *
      * @param told whether the printer said what the lamp did
      * @param pictureId of the picture that counts; none without one, and {@code simulatedPicture} where it is a stand-in's
+     * @param doubt why it cannot be trusted; none as a rule
      * @param recorded whether what it rested on was frozen with it
      */
     public record SheetView(
@@ -100,6 +103,7 @@ public final class SheetViews {
             List<EventView> events,
             List<DecisionView> decisions,
             String note,
+            @Nullable String doubt,
             String station,
             String lookedAtStation) {
         /** The same with its summary. */
@@ -131,6 +135,7 @@ public final class SheetViews {
                     events,
                     decisions,
                     note,
+                    doubt,
                     station,
                     lookedAtStation);
         }

@@ -18,10 +18,12 @@ import keyslate.store.slate.Recipe;
 /** A script in words: one wording for the page, for cards and for speech. */
 public final class StepWords {
     private final Map<String, String> names;
+    private final List<String> keys;
     private final LampLag lag;
 
-    private StepWords(Map<String, String> names, LampLag lag) {
+    private StepWords(Map<String, String> names, List<String> keys, LampLag lag) {
         this.names = names;
+        this.keys = keys;
         this.lag = lag;
     }
 
@@ -29,7 +31,8 @@ public final class StepWords {
     public static List<StepView> of(List<ExposureStep> steps, Recipe.Local local, LampLag lag) {
         Map<String, String> names = local.areas().stream()
                 .collect(Collectors.toMap(Recipe.Area::key, Recipe.Area::name, (one, other) -> one));
-        StepWords words = new StepWords(names, lag);
+        List<String> keys = local.areas().stream().map(Recipe.Area::key).toList();
+        StepWords words = new StepWords(names, keys, lag);
         return steps.stream().map(words::view).toList();
     }
 
@@ -46,6 +49,7 @@ public final class StepWords {
                 step.receivedSeconds(lag),
                 before(step),
                 words(step, phases),
+                said(step),
                 phases);
     }
 
@@ -81,6 +85,38 @@ public final class StepWords {
         return (step.cues().contains(Cue.HANDS_OUT) ? "Base, hands out" : "Base, nothing held") + press;
     }
 
+    /** What is to be done and then to be pressed, by ear. */
+    private List<String> said(ExposureStep step) {
+        Spoken spoken = new Spoken();
+        if (step.cues().contains(Cue.CHANGE_LIGHT)) {
+            spoken.light(step.light());
+        }
+        if (step.cues().contains(Cue.SET_TIMER)) {
+            spoken.say("set-timer-to").seconds(step.set().inSeconds());
+        }
+        if (step.burned().isPresent()) {
+            spoken.say("burn").areas(List.of(number(step.burned().get())));
+        } else if (step.isCovered()) {
+            covered(spoken, step.place() - 1);
+        } else if (!step.held().isEmpty()) {
+            if (step.phases().size() > 1) {
+                spoken.say("base");
+            }
+            spoken.say("hold-back").areas(step.held().stream().map(this::number).toList());
+        } else {
+            spoken.say(step.cues().contains(Cue.HANDS_OUT) ? "base-hands-out" : "base-nothing-held");
+        }
+        return spoken.presses(step.presses()).clips();
+    }
+
+    private static void covered(Spoken spoken, int patches) {
+        switch (patches) {
+            case 0 -> spoken.say("whole-strip");
+            case 1 -> spoken.say("cover-patch").number(1);
+            default -> spoken.say("cover-patches-one-to").number(patches);
+        }
+    }
+
     private PhaseView phase(ExposureStep step, Phase phase, int index) {
         List<String> keys = phase.burned().map(List::of).orElse(phase.held());
         RectView uncovered = phase.uncovered().map(RectView::of).orElse(null);
@@ -109,6 +145,11 @@ public final class StepWords {
             case 1 -> "Cover patch 1";
             default -> "Cover patches 1 to " + covered;
         };
+    }
+
+    /** The number of an area on the list, from 1. */
+    private int number(String key) {
+        return keys.indexOf(key) + 1;
     }
 
     private String name(String key) {

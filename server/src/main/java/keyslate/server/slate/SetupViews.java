@@ -67,6 +67,7 @@ final class SetupViews {
                 rig.paper().name(),
                 rig.paper().batch(),
                 rig.paper().sheetsLeft(),
+                rig.paper().counted(),
                 setup.sheetWidthMm(),
                 setup.sheetHeightMm(),
                 setup.borderMm(),
@@ -112,7 +113,7 @@ final class SetupViews {
             warnings.add(rig.enlarger().name()
                     + " has no dials for a pack. Choose an enlarger with a colour head for this paper.");
         }
-        if (rig.paper().sheetsLeft() <= rig.paper().reserveSheets()) {
+        if (rig.paper().counted() && rig.paper().sheetsLeft() <= rig.paper().reserveSheets()) {
             warnings.add(
                     rig.paper().name() + ": " + Show.number(rig.paper().sheetsLeft()) + " sheets left, your reserve.");
         }

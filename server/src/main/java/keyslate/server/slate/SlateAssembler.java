@@ -120,6 +120,8 @@ public class SlateAssembler {
         return standing(slate, frame, rig, sheets.cord(slate.id(), rig));
     }
 
+    private static final String NO_SCAN = "No scan of this frame: everything is planned on the empty sheet.";
+
     private StandingView standing(Slate slate, Frame frame, Rig rig, List<OnCord> cord) {
         Recipe recipe = rig.recipe();
         Previews.Basis basis = previews.basis(rig, cord);
@@ -136,7 +138,9 @@ public class SlateAssembler {
                         ? List.of()
                         : Differences.between(cord.get(cord.size() - 1).rig(), rig),
                 NextStep.of(slate, rig, cord, kinds),
-                new PreviewBasisView(basis.measured(), basis.text()),
+                frame.pictureId() == null
+                        ? new PreviewBasisView(false, NO_SCAN)
+                        : new PreviewBasisView(basis.measured(), basis.text()),
                 previews.key(rig, basis),
                 slate.acceptedSheetId(),
                 recipe.previousId() == null ? null : recipe.edit(),

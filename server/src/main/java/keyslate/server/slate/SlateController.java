@@ -25,27 +25,32 @@ class SlateController {
         this.service = service;
     }
 
+    /** Starts a slate for a frame. */
     @PostMapping
     ResponseEntity<SlateView> create(@RequestBody NewSlate asked) {
         SlateView slate = service.create(asked);
         return ResponseEntity.created(URI.create("/api/slates/" + slate.id())).body(slate);
     }
 
+    /** A slate: what stands for the next sheet, and every sheet that hangs. */
     @GetMapping("/{id}")
     SlateView get(@PathVariable String id) {
         return service.view(id);
     }
 
+    /** Changes the recipe that stands: only the sections and fields that are given. */
     @PatchMapping("/{id}/recipe")
     StandingView edit(@PathVariable String id, @RequestBody RecipeChange change) {
         return service.edit(id, change);
     }
 
+    /** Takes the last change back. */
     @PostMapping("/{id}/undo")
     StandingView undo(@PathVariable String id, @RequestBody AtVersion at) {
         return service.undo(id, at.version());
     }
 
+    /** Takes a change that was undone again. */
     @PostMapping("/{id}/redo")
     StandingView redo(@PathVariable String id, @RequestBody AtVersion at) {
         return service.redo(id, at.version());

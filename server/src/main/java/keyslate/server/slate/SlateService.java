@@ -183,8 +183,11 @@ public class SlateService {
                 .filter(p -> p.kind().equals(roll.kind()))
                 .findFirst()
                 .or(() -> papers.stream().findFirst())
-                .orElseThrow(() -> new ConflictException("no-paper", "There is no paper in Stores yet."));
+                .orElseThrow(() -> new ConflictException("no-paper", NO_BENCH));
     }
+
+    private static final String NO_BENCH =
+            "A slate needs an enlarger, a lens and paper. Answer the three questions on the Bench first.";
 
     /** The first enlarger that can give the paper its light. */
     private Enlarger enlargerFor(Paper paper) {
@@ -194,7 +197,7 @@ public class SlateService {
                 .filter(e -> e.dials() || !dials)
                 .findFirst()
                 .or(() -> enlargers.stream().findFirst())
-                .orElseThrow(() -> new ConflictException("no-enlarger", "There is no enlarger in Stores yet."));
+                .orElseThrow(() -> new ConflictException("no-enlarger", NO_BENCH));
     }
 
     /** The shortest lens that covers the format: the one that needs the least head height. */
@@ -202,7 +205,7 @@ public class SlateService {
         double diagonal = Math.hypot(roll.longMm(), roll.shortMm());
         List<Lens> lenses = stores.lenses();
         if (lenses.isEmpty()) {
-            throw new ConflictException("no-lens", "There is no lens in Stores yet.");
+            throw new ConflictException("no-lens", NO_BENCH);
         }
         return lenses.stream()
                 .filter(l -> l.coversMm() + 0.5 >= diagonal)

@@ -86,6 +86,7 @@ public final class SlateViews {
             String paperName,
             String paperBatch,
             double paperSheetsLeft,
+            boolean paperCounted,
             double sheetWidthMm,
             double sheetHeightMm,
             double borderMm,

@@ -116,6 +116,7 @@ final class FileMapping {
                 p.sheetsInBox(),
                 p.sheetsLeft(),
                 p.reserveSheets(),
+                p.counted(),
                 p.startLight());
     }
 
@@ -131,6 +132,7 @@ final class FileMapping {
                 p.sheetsInBox(),
                 p.sheetsLeft(),
                 p.reserveSheets(),
+                !Boolean.FALSE.equals(p.counted()),
                 p.startLight());
     }
 

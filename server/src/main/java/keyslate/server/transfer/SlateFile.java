@@ -75,6 +75,7 @@ public record SlateFile(
             int sheetsInBox,
             double sheetsLeft,
             int reserveSheets,
+            @Nullable Boolean counted,
             @Nullable String startLight) {}
 
     public record FileSlate(

@@ -27,6 +27,7 @@ class TransferController {
         this.transfer = transfer;
     }
 
+    /** A slate with all its sheets, pictures and decisions as one file. */
     @GetMapping(path = "/api/slates/{id}/export", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<StreamingResponseBody> export(@PathVariable String id) {
         SlateFile file = transfer.export(id);
@@ -40,12 +41,14 @@ class TransferController {
                 .body(out -> transfer.write(file, out));
     }
 
+    /** Takes a slate file in, of this version or an older one. */
     @PostMapping(path = "/api/imports", consumes = MediaType.APPLICATION_JSON_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     SlateView take(InputStream file) {
         return transfer.take(new LimitedStream(file, MOST_BYTES));
     }
 
+    /** The JSON Schema of slate files of a version. */
     @GetMapping(path = "/api/schemas/slate-{version:[12]}", produces = "application/schema+json")
     byte[] schema(@PathVariable int version) {
         return FileReader.schema(version);

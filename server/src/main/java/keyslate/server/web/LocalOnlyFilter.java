@@ -24,10 +24,18 @@ class LocalOnlyFilter extends OncePerRequestFilter {
             + " img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; manifest-src 'self'; base-uri 'none';"
             + " form-action 'none'; frame-ancestors 'none'";
 
+    /** The readable reference of the API is another package's page: it may style itself and read this server, and nothing else. */
+    static final String REFERENCE = "/api/reference";
+
+    private static final String REFERENCE_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'"
+            + " 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; connect-src 'self'; base-uri 'none';"
+            + " form-action 'none'; frame-ancestors 'none'";
+
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        response.setHeader("Content-Security-Policy", POLICY);
+        response.setHeader(
+                "Content-Security-Policy", REFERENCE.equals(request.getRequestURI()) ? REFERENCE_POLICY : POLICY);
         response.setHeader("X-Content-Type-Options", "nosniff");
         response.setHeader("X-Frame-Options", "DENY");
         response.setHeader("Referrer-Policy", "no-referrer");

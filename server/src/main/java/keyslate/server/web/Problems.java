@@ -151,6 +151,16 @@ class Problems extends ResponseEntityExceptionHandler {
         return new ResponseEntity<>(detail, status);
     }
 
+    /** What can be said where only the status is known. */
+    static ProblemDetail of(HttpStatus status) {
+        boolean missing = status == HttpStatus.NOT_FOUND;
+        return detail(
+                status,
+                status.name().toLowerCase(Locale.ROOT).replace('_', '-'),
+                missing ? "Not here" : "Refused",
+                missing ? "There is nothing at this address." : "The request cannot be answered. Nothing was changed.");
+    }
+
     private static ProblemDetail detail(HttpStatus status, String code, String title, String text) {
         ProblemDetail detail = ProblemDetail.forStatusAndDetail(status, text);
         detail.setTitle(title);

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -18,6 +20,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** What docs/calculations.md shows is what the application answers, and all of it is there. */
 class CalculationExamplesTest extends ApplicationTest {
@@ -28,7 +31,45 @@ class CalculationExamplesTest extends ApplicationTest {
     void anExampleAnswersAsThePageSays(Example example) {
         Answer answer = http().send("POST", example.path(), example.request());
         assertThat(answer.status()).as(answer.text()).isEqualTo(200);
-        assertSame("", answer.json(), example.answer());
+        ObjectNode found = (ObjectNode) answer.json();
+        JsonNode understood = found.remove("understood");
+        assertThat(found.remove("notes").isArray()).isTrue();
+        assertSame("", found, example.answer());
+        JsonNode asked = JsonMapper.shared().readTree(example.request());
+        asked.propertyNames()
+                .forEach(name -> assertThat(understood.has(name)).as(name).isTrue());
+    }
+
+    @Test
+    void anAnswerSaysWhatWasAskedAsItWasUnderstood() {
+        JsonNode answer = http().post(
+                        "/api/calculations/strip-reading",
+                        Map.of(
+                                "filter",
+                                " 2.5",
+                                "totalsSeconds",
+                                List.of(6.3, 7.9, 10, 12.6, 15.9),
+                                "whitesAt",
+                                2,
+                                "blacksAt",
+                                3))
+                .json();
+        assertThat(answer.get("understood").get("filter").asString()).isEqualTo("2½");
+        assertThat(answer.get("understood").get("totalsSeconds").get(4).asDouble())
+                .isEqualTo(15.9);
+        assertThat(answer.get("notes").toString()).contains("“ 2.5” is understood as “2½”");
+    }
+
+    @Test
+    void anAnswerNotesWhatItsReaderShouldKnow() {
+        JsonNode end = http().post(
+                        "/api/calculations/strip-pick", Map.of("totalsSeconds", List.of(5, 7, 10), "place", 2))
+                .json();
+        assertThat(end.get("notes").toString()).contains("an end of the strip");
+        JsonNode middle = http().post(
+                        "/api/calculations/strip-pick", Map.of("totalsSeconds", List.of(5, 7, 10), "place", 1))
+                .json();
+        assertThat(middle.get("notes").isEmpty()).isTrue();
     }
 
     @Test

@@ -2,6 +2,9 @@ package keyslate.server.calculation;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -12,6 +15,7 @@ import keyslate.server.Http.Answer;
 import keyslate.server.calculation.CalculationExamples.Example;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
@@ -101,6 +105,51 @@ class CalculationRefusalsTest extends ApplicationTest {
         Answer answer =
                 http().post("/api/calculations/strip-pick", Map.of("totalsSeconds", List.of(5, -7, 10), "place", 1));
         assertThat(answer.pointers()).containsExactly("/totalsSeconds/1");
+    }
+
+    /** What the description calls a range is in force: beyond it every field is refused. */
+    @ParameterizedTest
+    @MethodSource("keyslate.server.calculation.CalculationExamples#all")
+    void aDescribedRangeIsInForce(Example example) throws IOException {
+        JsonNode api = JsonMapper.shared().readTree(Files.readString(Path.of("../openapi.json")));
+        String schema = api.at("/paths/" + example.path().replace("/", "~1")
+                        + "/post/requestBody/content/application~1json/schema/$ref")
+                .asString()
+                .replaceFirst(".*/", "");
+        JsonNode fields = api.get("components").get("schemas").get(schema).get("properties");
+        ObjectNode valid = (ObjectNode) JsonMapper.shared().readTree(example.request());
+        for (Map.Entry<String, JsonNode> field : fields.properties()) {
+            if (!field.getValue().has("maximum") || !valid.has(field.getKey())) {
+                continue;
+            }
+            double most = field.getValue().get("maximum").asDouble();
+            double least = field.getValue().get("minimum").asDouble();
+            for (double beyond : new double[] {most + 0.5 + most / 1e3, least - 0.5}) {
+                ObjectNode request = valid.deepCopy().put(field.getKey(), beyond);
+                assertThat(http().send("POST", example.path(), request.toString())
+                                .status())
+                        .as(example + " " + field.getKey() + " " + beyond)
+                        .isEqualTo(422);
+            }
+        }
+    }
+
+    /** A script's slip is not made into something else. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "lamp-lag | {\"bursts\": 2.9, \"burstSeconds\": 1, \"singleSeconds\": 2}",
+                "lamp-lag | {\"bursts\": 4, \"bursts\": 5, \"burstSeconds\": 1, \"singleSeconds\": 3}",
+                "lamp-lag | {\"bursts\": 4, \"burstSeconds\": \"1\", \"singleSeconds\": 3}",
+                "lamp-lag | {\"bursts\": 4, \"burstSeconds\": \"\", \"singleSeconds\": 3}",
+                "lamp-lag | {\"bursts\": 4, \"burstSeconds\": 1, \"singleSeconds\": 3} {}",
+                "cast-correction | {\"cast\": 1, \"points\": 5, \"process\": \"NEGATIVE\", \"way\": \"ADD\"}",
+                "cast-correction | {\"cast\": \"\", \"points\": 5, \"process\": \"NEGATIVE\", \"way\": \"ADD\"}"
+            })
+    void nothingIsCutOrTakenForSomethingElse(String noun, String request) {
+        assertThat(http().send("POST", "/api/calculations/" + noun, request).status())
+                .isIn(400, 422);
     }
 
     @ParameterizedTest

@@ -24,7 +24,7 @@ class ColourIT extends JourneyTest {
         printer().startsSlate("7", "In colour", "Sky neutral, brick warm");
         setsPack("0/48/57");
         printer().goesTo("Test");
-        printer().presses("Expose strip");
+        printer().goesDark();
         exposesInTheDark();
         page.waitForURL("**/test?**");
         assertThat(page.locator("html")).hasAttribute("data-room", "white");
@@ -48,7 +48,7 @@ class ColourIT extends JourneyTest {
         assertThat(page.getByLabel("Name")).hasValue("Area 1");
         printer().goesTo("Print");
         assertThat(page.getByText("Base; hold back Area 1")).isVisible();
-        printer().presses("Expose print");
+        printer().goesDark();
         exposesInTheDark();
         page.waitForURL("**/judge?**");
         assertThat(page.getByText("Harder or softer")).hasCount(0);
@@ -65,8 +65,7 @@ class ColourIT extends JourneyTest {
         setsPack("0/48/57");
         Keyboard keys = page.keyboard();
         printer().goesTo("Test");
-        assertThat(printer().button("Expose strip")).isEnabled();
-        keys.press("e");
+        goesDarkByKeys();
         exposesInTheDark();
         page.waitForURL("**/test?**");
         tabsTo("Right density at");
@@ -86,8 +85,7 @@ class ColourIT extends JourneyTest {
         keys.press("Enter");
         assertThat(page.getByText("On record:")).containsText("Y");
         keys.press("6");
-        assertThat(printer().button("Expose print")).isEnabled();
-        keys.press("e");
+        goesDarkByKeys();
         exposesInTheDark();
         page.waitForURL("**/judge?**");
         tabsTo("Accept work print 1");
@@ -105,7 +103,7 @@ class ColourIT extends JourneyTest {
             Printer printer = new Printer(window.newPage());
             printer.startsSlate("5", "Slips", "");
             printer.goesTo("Test");
-            printer.presses("Expose strip");
+            printer.goesDark();
             printer.page().waitForURL("**/runs/**");
             assertThat(printer.runWords()).containsText("exposure 1 of");
             Keyboard keys = printer.page().keyboard();
@@ -129,7 +127,10 @@ class ColourIT extends JourneyTest {
             printer.opens(run);
             assertThat(printer.runWords()).containsText("The power was lost");
             assertBlack(printer.page().screenshot());
+            // The first key after a reload opens the sound, says where the run stands, and does nothing else.
             printer.page().keyboard().press("Backspace");
+            printer.page().keyboard().press("Backspace");
+            assertThat(printer.button("Go on")).isVisible();
             printer.page().keyboard().press("Backspace");
             printer.page().waitForURL("**/test");
             assertThat(printer.page()
@@ -144,7 +145,7 @@ class ColourIT extends JourneyTest {
         Page page = page();
         printer().startsSlate("5", "A glance", "");
         printer().goesTo("Test");
-        printer().presses("Expose strip");
+        printer().goesDark();
         page.waitForURL("**/runs/**");
         assertThat(printer().runWords()).containsText("exposure 1 of");
         page.keyboard().press("l");
@@ -156,6 +157,55 @@ class ColourIT extends JourneyTest {
         page.waitForFunction("() => document.documentElement.dataset.room === 'safelight'");
         page.waitForFunction("() => document.documentElement.dataset.room === 'blackout'");
         assertBlack(page.screenshot());
+        leavingFullScreenIsAnAlarm(page);
+        printer().page().keyboard().press("Backspace");
+        printer().page().keyboard().press("Backspace");
+        page.waitForURL("**/test");
+        assertThat(page.getByText("doubtful").first()).isVisible();
+        // Giving the sheet up gives the screen back: no alarm for that.
+        page.waitForFunction("() => document.fullscreenElement === null");
+        assertThat(page.locator("html")).hasAttribute("data-room", "safelight");
+        assertThat((boolean) page.evaluate("() => window.heard.includes(1175)")).isFalse();
+    }
+
+    /** The browser's own bars obey no room: a wail is heard, and F brings the whole screen back. */
+    private static void leavingFullScreenIsAnAlarm(Page page) {
+        page.evaluate(
+                "() => { window.heard = []; const start = OscillatorNode.prototype.start;"
+                        + " OscillatorNode.prototype.start = function (at) { window.heard.push(this.frequency.value); return start.call(this, at); }; }");
+        page.evaluate("() => document.exitFullscreen()");
+        page.waitForFunction("() => window.heard.filter(f => f === 1175).length === 3");
+        page.keyboard().press("f");
+        page.waitForFunction("() => document.fullscreenElement !== null");
+        page.evaluate("() => { window.heard = []; }");
+    }
+
+    /** The run in white light, by the same keys, and back to the list. */
+    @Test
+    void aRehearsalTakesNoPaper() {
+        Page page = page();
+        printer().startsSlate("5", "Rehearsed", "");
+        printer().goesTo("Test");
+        printer().presses("Before the dark");
+        assertThat(page.getByText("The first sheet of this slate.")).isVisible();
+        page.keyboard().press("r");
+        page.waitForURL("**/rehearsal/**");
+        assertThat(printer().runWords()).containsText("exposure 1 of 5");
+        page.keyboard().press("+");
+        page.keyboard().press("+");
+        assertThat(page.getByText("Clock 10 ×")).isVisible();
+        for (int step = 1; step <= 5; step++) {
+            assertThat(printer().runWords()).containsText("exposure " + step + " of 5");
+            page.keyboard().press(" ");
+            assertThat(printer().runWords()).not().containsText("exposure " + step + " of");
+        }
+        page.keyboard().press(" ");
+        page.keyboard().press(" ");
+        assertThat(page.getByText("The rehearsal is over")).isVisible();
+        assertThat(page.locator("html")).hasAttribute("data-room", "white");
+        page.keyboard().press(" ");
+        assertThat(printer().button("Go dark")).isVisible();
+        assertThat(page.locator(".hung:not(.next)")).hasCount(0);
     }
 
     /** Every frame from the first press to the closed drum is black, and there is one for each step. */
@@ -181,6 +231,17 @@ class ColourIT extends JourneyTest {
         page.keyboard().press(" ");
         assertThat(printer().button("Hang it")).isVisible();
         page.keyboard().press(" ");
+    }
+
+    /** Through the list before the dark, which is answered in white light. */
+    private void goesDarkByKeys() {
+        Page page = page();
+        assertThat(printer().button("Before the dark")).isEnabled();
+        page.keyboard().press("e");
+        page.waitForURL("**/dark/**");
+        assertThat(printer().button("Go dark")).isEnabled();
+        assertThat(page.locator("html")).hasAttribute("data-room", "white");
+        page.keyboard().press("e");
     }
 
     /** Other journeys keep prints, and the start follows what was kept. */

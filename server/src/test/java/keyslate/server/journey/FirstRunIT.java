@@ -3,9 +3,22 @@ package keyslate.server.journey;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.FilePayload;
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Path;
 import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -25,7 +38,7 @@ class FirstRunIT extends JourneyTest {
             printer.chooses(lamp);
             printer.presses("Set the bench up");
             assertThat(page.getByText("The bench is clear.")).isVisible();
-            assertThat(page.getByText("Practice darkroom")).hasCount(0);
+            assertThat(page.locator(".practice-mark")).hasCount(0);
             assertThat(page.locator(".wet-side svg.tray")).hasCount(1);
 
             addsAFrame(printer, page);
@@ -35,6 +48,39 @@ class FirstRunIT extends JourneyTest {
             printer.presses("Expose strip");
             tellsTheLight(printer, exposures);
             readsAndPrints(printer, page, slate);
+        }
+    }
+
+    /** The questions can wait; the practice darkroom is one switch away, in a file of its own, and says so on every page. */
+    @Test
+    void theQuestionsCanWaitAndThePracticeDarkroomIsOneSwitchAway() {
+        Path folder = PackagedApplication.emptyFolder();
+        try (PackagedApplication own = PackagedApplication.start(folder, "--clock-speed", FAST_LAMP);
+                BrowserContext window = newContext(own.address())) {
+            Printer printer = new Printer(window.newPage());
+            Page page = printer.page();
+            page.navigate("/");
+            printer.presses("Skip for now");
+            assertThat(page.getByText("The bench is clear.")).isVisible();
+            printer.presses("Say what stands in your darkroom");
+            assertThat(page.getByText("What stands in your darkroom?")).isVisible();
+            assertThat(page.locator(".wet-side svg.tray")).hasCount(0);
+
+            printer.presses("To the practice darkroom");
+            assertThat(page.getByText("Practice darkroom.")).isVisible();
+            assertThat(page.getByText("Kiln under cloud")).isVisible();
+            page.navigate("/rolls");
+            assertThat(page.locator(".practice-note")).isVisible();
+            page.navigate("/");
+            printer.presses("To my own darkroom");
+            assertThat(page.getByText("What stands in your darkroom?")).isVisible();
+            assertThat(page.locator(".practice-note")).hasCount(0);
+            org.assertj.core.api.Assertions.assertThat(
+                            folder.resolve("practice.db").toFile().exists())
+                    .isTrue();
+            org.assertj.core.api.Assertions.assertThat(
+                            folder.resolve("key-slate.db").toFile().exists())
+                    .isTrue();
         }
     }
 
@@ -62,9 +108,44 @@ class FirstRunIT extends JourneyTest {
         tellsTheLight(printer, 1);
         page.waitForURL("**/judge?**");
         assertThat(page.getByText("no scan").first()).isVisible();
+        handsAPictureIn(page);
         printer.presses("Accept work print 1");
         page.waitForURL("**/keep");
         assertThat(printer.verdict()).containsText("Work print 1 is the print");
+    }
+
+    /** A phone picture of the print, with one corner moved by pointer and one by keys. */
+    private static void handsAPictureIn(Page page) {
+        page.locator(".hand-in input").last().setInputFiles(new FilePayload("phone.png", "image/png", phonePicture()));
+        Locator corners = page.getByTestId("corners");
+        Locator first = corners.getByRole(AriaRole.BUTTON).first();
+        BoundingBox box = corners.boundingBox();
+        first.hover();
+        page.mouse().down();
+        page.mouse().move(box.x + 0.2 * box.width, box.y + 0.1 * box.height, new Mouse.MoveOptions().setSteps(5));
+        page.mouse().up();
+        corners.getByRole(AriaRole.BUTTON).nth(2).focus();
+        page.keyboard().press("Shift+ArrowLeft");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Hang this picture"))
+                .click();
+        assertThat(corners).hasCount(0);
+        assertThat(page.locator(".side-by-side img")).hasCount(1);
+        assertThat(page.locator(".hung img")).hasCount(1);
+    }
+
+    private static byte[] phonePicture() {
+        BufferedImage image = new BufferedImage(400, 300, BufferedImage.TYPE_INT_RGB);
+        Graphics2D pen = image.createGraphics();
+        pen.setColor(Color.LIGHT_GRAY);
+        pen.fillRect(80, 30, 300, 250);
+        pen.dispose();
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try {
+            ImageIO.write(image, "png", out);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return out.toByteArray();
     }
 
     /** The printer's own hand gives the light and says so, as often as the lamp goes on. */

@@ -88,7 +88,7 @@ abstract class JourneyTest {
         return context;
     }
 
-    private static synchronized Browser browser() {
+    static synchronized Browser browser() {
         if (browser == null) {
             browser = Playwright.create()
                     .chromium()

@@ -11,6 +11,7 @@ import java.util.List;
 
 /** The packaged jar as a process of its own, as a user starts it; its lamp clock runs fast. */
 final class PackagedApplication implements AutoCloseable {
+    private static final long SOME_SLATES_BYTES = 12L << 20;
     private static final Path JAR = Path.of("target", "key-slate-app.jar");
     private final Process process;
     private final String address;
@@ -36,6 +37,28 @@ final class PackagedApplication implements AutoCloseable {
             return new PackagedApplication(process, "http://localhost:" + port);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Starts on an empty folder, and kills it when its data file has grown and the start is not over. */
+    static void startAndKillWhileItOpens(Path data, Path file, String... options) {
+        try {
+            List<String> command = new ArrayList<>(List.of(java(), "-Xmx512m", "-jar", JAR.toString()));
+            command.addAll(List.of("--data", data.toString(), "--port", Integer.toString(freePort())));
+            command.addAll(List.of(options));
+            Process process = new ProcessBuilder(command)
+                    .redirectErrorStream(true)
+                    .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                    .start();
+            Path log = file.resolveSibling(file.getFileName() + "-wal");
+            while (process.isAlive() && (!Files.exists(log) || Files.size(log) < SOME_SLATES_BYTES)) {
+                process.waitFor(20, java.util.concurrent.TimeUnit.MILLISECONDS);
+            }
+            process.destroyForcibly().waitFor();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
         }
     }
 

@@ -141,4 +141,10 @@ final class Printer {
         }
         page.mouse().up();
     }
+
+    /** Colour paper: the list before the dark, then black. */
+    void goesDark() {
+        presses("Before the dark");
+        presses("Go dark");
+    }
 }

@@ -5,7 +5,9 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
+import keyslate.server.Http;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
 
 /** Killed in the middle of the work and started again on the same folder: everything said and done is there. */
 class RestartIT extends JourneyTest {
@@ -53,6 +55,25 @@ class RestartIT extends JourneyTest {
             printer.presses("Expose strip");
             printer.givesAllLightAndHangs();
             assertThat(printer.verdict()).containsText("Look for the patch where the whites just hold");
+        }
+    }
+
+    /** A first start that is killed leaves no slate in pieces: the next one makes what is missing, and only that. */
+    @Test
+    void aFirstStartThatIsKilledIsMadeWholeByTheNext() {
+        Path data = PackagedApplication.emptyFolder();
+        PackagedApplication.startAndKillWhileItOpens(data, data.resolve("practice.db"), "--demo");
+        try (PackagedApplication again = PackagedApplication.start(data, "--demo")) {
+            Http http = new Http(again.address());
+            JsonNode slates = http.get("/api/bench").json().get("slates");
+            org.assertj.core.api.Assertions.assertThat(slates.findValuesAsString("title"))
+                    .doesNotHaveDuplicates()
+                    .hasSize(7);
+            for (JsonNode slate : slates) {
+                JsonNode sheets = http.slate(slate.get("id").asString()).get("sheets");
+                org.assertj.core.api.Assertions.assertThat(sheets.findValuesAsString("state"))
+                        .doesNotContain("EXPOSING");
+            }
         }
     }
 

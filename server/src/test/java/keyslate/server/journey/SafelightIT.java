@@ -3,6 +3,7 @@ package keyslate.server.journey;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
@@ -13,6 +14,43 @@ import org.junit.jupiter.api.Test;
 /** In the safelight room every lit pixel is pure red, whatever is open on the page; nothing flashes between. */
 class SafelightIT extends JourneyTest {
     private final List<String> unsafe = new ArrayList<>();
+
+    /** The browser's own dialogs obey no room: what would open one waits for white light. */
+    @Test
+    void nothingOpensADialogOfTheBrowsersOwn() {
+        page().navigate("/");
+        printer().presses("Safelight");
+        assertThat(printer().button("Take in a slate file")).isDisabled();
+        View keep = View.all(page()).stream()
+                .filter(v -> "keep".equals(v.name()))
+                .findFirst()
+                .orElseThrow();
+        keep.open(page());
+        assertThat(printer().button("Print this page")).isDisabled();
+        page().navigate("/rolls");
+        page().getByText("Add a frame").click();
+        assertThat(page().locator("#frame-file")).isDisabled();
+        printer().presses("White");
+    }
+
+    /** A reload while the server is gone shows no bright page of the browser's own. */
+    @Test
+    void aReloadWithoutAServerStaysDark() {
+        try (PackagedApplication gone = PackagedApplication.start(PackagedApplication.emptyFolder());
+                BrowserContext window = newContext(gone.address())) {
+            Page lone = window.newPage();
+            lone.navigate("/rolls");
+            lone.waitForFunction("() => navigator.serviceWorker.controller !== null");
+            lone.evaluate("() => localStorage.setItem('key-slate.dark', '')");
+            gone.kill();
+            lone.reload();
+            assertThat(Pixels.firstAgainst(lone.screenshot(), Pixels::isBlack)).isEmpty();
+            lone.evaluate("() => localStorage.removeItem('key-slate.dark')");
+            lone.reload();
+            assertThat(lone.getByText("Key Slate does not answer")).isVisible();
+            assertThat(Pixels.firstAgainst(lone.screenshot(), Pixels::isSafe)).isEmpty();
+        }
+    }
 
     @Test
     void everyStationIsPureRed() {

@@ -28,6 +28,8 @@ record View(String name, String path, String ready) {
                 new View("colour-setup", "/slates/" + balanced + "/setup", ".easel-picture"),
                 new View("colour-plan", "/slates/" + balanced + "/test?sheet=plan", ".strip-overlay, .print-overlay"),
                 new View("colour", "/slates/" + balanced + "/colour", ".rose img"),
+                new View("before-the-dark", "/slates/" + balanced + "/dark/PRINT", ".dark-script"),
+                new View("rehearsal", "/slates/" + balanced + "/rehearsal/PRINT", ".rehearsal .run-now"),
                 new View("colour-judge", "/slates/" + board + "/judge", ".wish"),
                 new View("shape", "/slates/" + worked + "/shape", ".areas"),
                 new View("print", "/slates/" + worked + "/print", ".preflight"),

@@ -112,6 +112,9 @@ class RunHttpTest extends ApplicationTest {
         String strip = begin(unscanned, "STRIP");
         JsonNode hung = exposeAndHang(strip);
         assertThat(hung.get("sheets").get(0).hasNonNull("pictureId")).isFalse();
+        JsonNode basis = hung.get("standing").get("previewBasis");
+        assertThat(basis.get("measured").asBoolean()).isFalse();
+        assertThat(basis.get("text").asString()).startsWith("No scan of this frame");
         JsonNode verdict = http().post(
                         "/api/sheets/" + strip + "/readings/proposal", Map.of("whitesAt", 2, "blacksAt", 4))
                 .json();
@@ -184,6 +187,19 @@ class RunHttpTest extends ApplicationTest {
         http().post(path, Map.of("kind", "IN_DEVELOPER"));
         JsonNode run = http().post(path, Map.of("kind", "IN_FIXER")).json();
         assertThat(run.get("events").findValuesAsString("kind")).containsExactly("IN_DEVELOPER", "IN_FIXER");
+    }
+
+    /** No more than a slate file takes: what is exported must come in again. */
+    @Test
+    void aSheetIsLookedAtNoMoreThanAFileCanHold() {
+        String path = "/api/sheets/" + sheet + "/events";
+        for (int i = 0; i < 100; i++) {
+            assertThat(http().post(path, Map.of("kind", "GLANCE")).status()).isEqualTo(200);
+        }
+        assertThat(http().post(path, Map.of("kind", "GLANCE")).code()).isEqualTo("too-many");
+        JsonNode given =
+                http().post("/api/sheets/" + sheet + "/abandon", Map.of()).json();
+        assertThat(given.get("sheets").get(0).get("doubt").asString()).startsWith("Doubtful");
     }
 
     @Test

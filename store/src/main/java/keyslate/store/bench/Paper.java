@@ -8,6 +8,7 @@ package keyslate.store.bench;
  * @param widthMm long side of a sheet, millimetres; {@code heightMm} the short one
  * @param sheetsLeft may be a fraction: strips take part of a sheet; 0 or more
  * @param reserveSheets below this it is the reserve
+ * @param counted whether its owner counted the sheets; else the numbers mean nothing and are not shown
  * @param startLight what its owner begins with, such as "0/52/47"; null = a plain default
  */
 public record Paper(
@@ -21,4 +22,5 @@ public record Paper(
         int sheetsInBox,
         double sheetsLeft,
         int reserveSheets,
+        boolean counted,
         String startLight) {}

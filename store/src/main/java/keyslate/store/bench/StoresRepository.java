@@ -12,7 +12,7 @@ public final class StoresRepository {
     private static final String LENS =
             "SELECT id, name, focal_mm, open_mark, smallest_mark, marks_per_stop, covers_mm FROM lens";
     private static final String PAPER = "SELECT id, name, kind, base, width_mm, height_mm, batch, sheets_in_box,"
-            + " sheets_left, reserve_sheets, start_light FROM paper";
+            + " sheets_left, reserve_sheets, counted, start_light FROM paper";
     private static final String BATH = "SELECT id, place, process, name, mixed_at, capacity_m2, used_m2 FROM bath";
 
     private final Database database;
@@ -67,8 +67,8 @@ public final class StoresRepository {
     public void add(Paper paper) {
         insert(
                 "INSERT INTO paper (id, name, kind, base, width_mm, height_mm, batch, sheets_in_box, sheets_left,"
-                        + " reserve_sheets, start_light) VALUES (:id, :name, :kind, :base, :widthMm, :heightMm, :batch,"
-                        + " :sheetsInBox, :sheetsLeft, :reserveSheets, :startLight)",
+                        + " reserve_sheets, counted, start_light) VALUES (:id, :name, :kind, :base, :widthMm, :heightMm, :batch,"
+                        + " :sheetsInBox, :sheetsLeft, :reserveSheets, :counted, :startLight)",
                 paper);
     }
 

@@ -62,4 +62,12 @@ public record ExposedSheet(
         }
         return received;
     }
+
+    /** Whether the black screen was lit while the paper was out, which may have fogged it. */
+    public boolean isDoubtful() {
+        return events.stream()
+                .map(SheetEvent::kind)
+                .takeWhile(kind -> !SheetEvent.DRUM_CLOSED.equals(kind))
+                .anyMatch(SheetEvent.GLANCE::equals);
+    }
 }

@@ -1,0 +1,227 @@
+package keyslate.core.script;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Optional;
+import keyslate.core.contrast.GradeFilter;
+import keyslate.core.exposure.CheckStrip;
+import keyslate.core.exposure.LampLag;
+import keyslate.core.exposure.TimerSteps;
+import keyslate.core.light.Light;
+import keyslate.core.local.LocalChange;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Length;
+import keyslate.core.quantity.QuantityException;
+import keyslate.core.quantity.Stops;
+import org.junit.jupiter.api.Test;
+
+/** A strip's plan, the parts of a sheet, and the order of what the hands do. */
+class PlansTest {
+    private static final double SMALL = 1e-9;
+    private static final Light LIGHT = Light.filter(GradeFilter.G2);
+    private static final Light HARD = Light.filter(GradeFilter.G4);
+
+    @Test
+    void aStripIsAsLongAsItsPatches() {
+        assertThat(strip(CoverStripPlan.Series.EQUAL_STOPS, 0.5).length().inMm())
+                .isCloseTo(120, within(SMALL));
+    }
+
+    @Test
+    void equalSecondsAreCountedFromTheCentre() {
+        CoverStripPlan plan = strip(CoverStripPlan.Series.EQUAL_SECONDS, 0.5);
+        assertThat(plan.totals(seconds(10)).stream().map(ExposureTime::inSeconds))
+                .containsExactly(6.0, 8.0, 10.0, 12.0, 14.0);
+        assertThat(plan.totals(seconds(20)).get(2).inSeconds()).isEqualTo(20);
+    }
+
+    @Test
+    void aCentreOfItsOwnIsLeftWhenItFollowsTheBase() {
+        CoverStripPlan own = new CoverStripPlan(
+                CoverStripPlan.Series.EQUAL_STOPS,
+                Optional.of(seconds(5)),
+                Stops.of(1),
+                2,
+                3,
+                StripDirection.DARK_LEFT,
+                Length.ofMm(30),
+                Length.ofMm(50),
+                Optional.of(0.4));
+        assertThat(own.totals(seconds(20)).get(1).inSeconds()).isCloseTo(5, within(SMALL));
+        CoverStripPlan following = own.followingBase();
+        assertThat(following.totals(seconds(20)).get(1).inSeconds()).isCloseTo(20, within(SMALL));
+        assertThat(following.place()).contains(0.4);
+        assertThat(following.patches()).isEqualTo(3);
+    }
+
+    @Test
+    void aCheckStripFillsTheRoom() {
+        CoverStripPlan plan = strip(CoverStripPlan.Series.EQUAL_SECONDS, 0.5)
+                .as(new CheckStrip(seconds(9), Stops.of(0.25), 7), Length.ofMm(150));
+        assertThat(plan.series()).isEqualTo(CoverStripPlan.Series.EQUAL_STOPS);
+        assertThat(plan.patches()).isEqualTo(7);
+        assertThat(plan.patch().inMm()).isEqualTo(21);
+        assertThat(plan.step()).isEqualTo(Stops.of(0.25));
+        assertThat(plan.centre()).isEmpty();
+    }
+
+    @Test
+    void anotherStepIsTold() {
+        CoverStripPlan half = strip(CoverStripPlan.Series.EQUAL_STOPS, 0.5);
+        CoverStripPlan third = strip(CoverStripPlan.Series.EQUAL_STOPS, 1.0 / 3);
+        assertThat(third.stepUnlike(half)).contains(Stops.of(1.0 / 3));
+        assertThat(half.stepUnlike(half)).isEmpty();
+        assertThat(strip(CoverStripPlan.Series.EQUAL_SECONDS, 1).stepUnlike(half))
+                .isEmpty();
+    }
+
+    @Test
+    void aPlaceOutsideThePictureIsRefused() {
+        assertThatThrownBy(() -> new CoverStripPlan(
+                        CoverStripPlan.Series.EQUAL_STOPS,
+                        Optional.empty(),
+                        Stops.of(1),
+                        2,
+                        3,
+                        StripDirection.DARK_LEFT,
+                        Length.ofMm(30),
+                        Length.ofMm(50),
+                        Optional.of(1.1)))
+                .isInstanceOf(QuantityException.class);
+    }
+
+    @Test
+    void theLeftAndUpperEdgeBelongToAPartAndTheOthersToItsNeighbours() {
+        Part part = new Part(0.2, 0.4, 0.5, 0.25);
+        assertThat(part.holds(0.2, 0.4)).isTrue();
+        assertThat(part.holds(0.69, 0.64)).isTrue();
+        assertThat(part.holds(0.7, 0.5)).isFalse();
+        assertThat(part.holds(0.3, 0.65)).isFalse();
+        assertThat(part.holds(0.19, 0.5)).isFalse();
+        assertThat(part.holds(0.3, 0.39)).isFalse();
+        assertThat(part.isEmpty()).isFalse();
+        assertThat(new Part(0, 0, 0, 1).isEmpty()).isTrue();
+        assertThat(new Part(0, 0, 1, 0).isEmpty()).isTrue();
+        Part inner = part.within(new Part(0.5, 0.2, 0.5, 0.4));
+        assertThat(inner.left()).isCloseTo(0.45, within(SMALL));
+        assertThat(inner.top()).isCloseTo(0.45, within(SMALL));
+        assertThat(inner.width()).isCloseTo(0.25, within(SMALL));
+        assertThat(inner.height()).isCloseTo(0.1, within(SMALL));
+    }
+
+    @Test
+    void patchesFollowEachOtherInTheDirectionOfTheDarkEnd() {
+        assertThat(StripDirection.DARK_LEFT.isAlong()).isTrue();
+        assertThat(StripDirection.DARK_TOP.isAlong()).isFalse();
+        assertThat(StripDirection.DARK_LEFT.patch(1, 4).left()).isCloseTo(0.75, within(SMALL));
+        assertThat(StripDirection.DARK_RIGHT.patch(2, 4).left()).isCloseTo(0.25, within(SMALL));
+        assertThat(StripDirection.DARK_TOP.patch(4, 4).top()).isCloseTo(0, within(SMALL));
+        assertThat(StripDirection.DARK_RIGHT.uncovered(2, 4).left()).isCloseTo(0.25, within(SMALL));
+        assertThat(StripDirection.DARK_LEFT.uncovered(2, 4).width()).isCloseTo(0.75, within(SMALL));
+    }
+
+    @Test
+    void aCardOverEverythingCoversNoPatch() {
+        ExposureStep covered = step(List.of(Phase.covered(2), Phase.burning(3, "sky")), 5);
+        assertThat(covered.isCovered()).isFalse();
+        assertThat(step(List.of(Phase.uncovering(5, new Part(0, 0, 0.5, 1))), 5).isCovered())
+                .isTrue();
+        assertThat(Phase.covered(2).lasting(3).seconds()).isEqualTo(3);
+        assertThat(Phase.covered(2).lasting(3).reachesNothing()).isTrue();
+    }
+
+    @Test
+    void holdsByBurstsSayWhenTheHandsGoInAndOut() {
+        LocalWork work = new LocalWork(List.of(hold("door", -1)), LocalWork.Way.BURSTS);
+        List<ExposureStep> steps = plan(20, work);
+        assertThat(steps).hasSize(2);
+        ExposureStep held =
+                steps.stream().filter(s -> !s.held().isEmpty()).findFirst().orElseThrow();
+        assertThat(held.cues()).contains(Cue.HOLD);
+        assertThat(held.set().inSeconds()).isCloseTo(10.1, within(0.051));
+        ExposureStep open =
+                steps.stream().filter(s -> s.held().isEmpty()).findFirst().orElseThrow();
+        if (open.place() == 1) {
+            assertThat(open.cues()).isEmpty();
+        } else {
+            assertThat(open.cues()).containsExactly(Cue.HANDS_OUT);
+        }
+    }
+
+    @Test
+    void holdsThatLeaveNoLeadAreGivenInBursts() {
+        LocalWork deep = new LocalWork(List.of(hold("door", -3)), LocalWork.Way.ONE_EXPOSURE);
+        assertThat(plan(10, deep)).hasSize(2);
+        LocalWork light = new LocalWork(List.of(hold("door", -0.5)), LocalWork.Way.ONE_EXPOSURE);
+        List<ExposureStep> one = plan(10, light);
+        assertThat(one).hasSize(1);
+        assertThat(one.get(0).phases().get(0).held()).isEmpty();
+        assertThat(one.get(0).phases().get(0).seconds()).isCloseTo(2.1, within(SMALL));
+        assertThat(one.get(0).phases().get(1).held()).containsExactly("door");
+        assertThat(one.get(0).phases().get(1).seconds()).isCloseTo(10 * (1 - Math.sqrt(0.5)), within(0.01));
+        assertThat(PrintScript.leavesLead(seconds(10), LocalChange.ofStops(-0.5)))
+                .isTrue();
+        assertThat(PrintScript.leavesLead(seconds(10), LocalChange.ofStops(-3))).isFalse();
+        // A hold of half the base leaves exactly the lead of two seconds on four.
+        assertThat(PrintScript.leavesLead(seconds(4), LocalChange.ofStops(-1))).isTrue();
+        assertThat(PrintScript.leavesLead(seconds(3.9), LocalChange.ofStops(-1)))
+                .isFalse();
+    }
+
+    @Test
+    void burnsInTheBasesLightComeBeforeThoseInAnother() {
+        LocalWork work = new LocalWork(
+                List.of(
+                        burn("hard", Optional.of(HARD)),
+                        burn("same", Optional.of(LIGHT)),
+                        burn("plain", Optional.empty())),
+                LocalWork.Way.ONE_EXPOSURE);
+        List<ExposureStep> steps = plan(10, work);
+        assertThat(steps.stream().flatMap(s -> s.burned().stream())).containsExactly("plain", "same", "hard");
+        assertThat(steps.get(3).cues()).containsExactly(Cue.CHANGE_LIGHT, Cue.BURN);
+        assertThat(steps.get(2).cues()).containsExactly(Cue.BURN);
+        assertThat(steps.get(1).phases().get(0).reachesNothing()).isTrue();
+        assertThat(steps.get(1).set().inSeconds()).isCloseTo(12, within(0.05));
+        // The factor of the other light counts for its burn alone.
+        assertThat(steps.get(3).set().inSeconds()).isCloseTo(32, within(0.05));
+    }
+
+    private static LocalWork.Area hold(String key, double stops) {
+        return new LocalWork.Area(key, LocalChange.ofStops(stops), Optional.empty());
+    }
+
+    private static LocalWork.Area burn(String key, Optional<Light> light) {
+        return new LocalWork.Area(key, LocalChange.ofStops(1), light);
+    }
+
+    private static List<ExposureStep> plan(double base, LocalWork work) {
+        return PrintScript.plan(
+                BaseExposure.of(LIGHT, seconds(base)),
+                work,
+                new PrintScript.Rig(8, TimerSteps.tenths(), LampLag.ofSeconds(0.1), (area, part) -> 3));
+    }
+
+    private static ExposureStep step(List<Phase> phases, double set) {
+        return new ExposureStep(1, 1, LIGHT, 8, seconds(set), 1, phases, List.of());
+    }
+
+    private static CoverStripPlan strip(CoverStripPlan.Series series, double step) {
+        return new CoverStripPlan(
+                series,
+                Optional.empty(),
+                Stops.of(step),
+                2,
+                5,
+                StripDirection.DARK_RIGHT,
+                Length.ofMm(24),
+                Length.ofMm(60),
+                Optional.empty());
+    }
+
+    private static ExposureTime seconds(double seconds) {
+        return ExposureTime.ofSeconds(seconds);
+    }
+}

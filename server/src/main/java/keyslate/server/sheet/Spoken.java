@@ -1,0 +1,92 @@
+package keyslate.server.sheet;
+
+import java.util.ArrayList;
+import java.util.List;
+import keyslate.core.light.Light;
+
+/**
+ * What is said in the dark, as names of recorded clips in the order they are played. Every name stands in
+ * {@code web/voice/words.tsv}; what has no clip, such as the name an area was given, is said by its number on the list.
+ */
+final class Spoken {
+    private static final int LAST_OWN_NUMBER = 20;
+    private static final int HUNDRED = 100;
+    private static final int TEN = 10;
+    private static final double HALF = 0.25;
+
+    private final List<String> clips = new ArrayList<>();
+
+    /** A clip as it is. */
+    Spoken say(String clip) {
+        clips.add(clip);
+        return this;
+    }
+
+    /** A whole number, 0 to 9999. */
+    Spoken number(int number) {
+        int left = number;
+        if (left >= HUNDRED) {
+            int hundreds = left / HUNDRED;
+            number(hundreds).say("hundred");
+            left %= HUNDRED;
+            if (left == 0) {
+                return this;
+            }
+        }
+        if (left > LAST_OWN_NUMBER) {
+            clips.add("n" + left / TEN * TEN);
+            left %= TEN;
+            if (left == 0) {
+                return this;
+            }
+        }
+        return say("n" + left);
+    }
+
+    /** A time to a tenth of a second, as a timer is set. */
+    Spoken seconds(double seconds) {
+        long tenths = Math.round(seconds * TEN);
+        number((int) (tenths / TEN));
+        if (tenths % TEN != 0) {
+            say("point").number((int) (tenths % TEN));
+        }
+        return say("seconds");
+    }
+
+    /** Areas by their numbers on the list, from 1. */
+    Spoken areas(List<Integer> numbers) {
+        for (int i = 0; i < numbers.size(); i++) {
+            if (i > 0) {
+                say("and");
+            }
+            say("area").number(numbers.get(i));
+        }
+        return this;
+    }
+
+    /** How often the printer's own timer is pressed; nothing for once. */
+    Spoken presses(int presses) {
+        return presses > 1 ? say("press").number(presses).say("times") : this;
+    }
+
+    /** Another light: a grade by its name; dials are never set in the dark, so that the list is enough for them. */
+    Spoken light(Light light) {
+        return light.points().isEmpty() ? grade(light) : say("set-light");
+    }
+
+    private Spoken grade(Light light) {
+        say("set-grade");
+        String label = light.toFilter().label();
+        if ("00".equals(label)) {
+            return say("double-zero");
+        }
+        double onScale = light.toFilter().grade().onScale();
+        int whole = (int) Math.floor(onScale);
+        number(whole);
+        return onScale - whole > HALF ? say("and-a-half") : this;
+    }
+
+    List<String> clips() {
+        return List.copyOf(clips);
+    }
+}

@@ -1,0 +1,140 @@
+package keyslate.server.sheet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import keyslate.core.contrast.GradeFilter;
+import keyslate.core.exposure.LampLag;
+import keyslate.core.light.Light;
+import keyslate.core.local.AreaShape;
+import keyslate.core.local.LocalChange;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.FilterPack;
+import keyslate.core.script.Cue;
+import keyslate.core.script.ExposureStep;
+import keyslate.core.script.LocalWork;
+import keyslate.core.script.Part;
+import keyslate.core.script.Phase;
+import keyslate.store.slate.Recipe;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What is said in the dark, and that every word of it was recorded. */
+class SpokenTest {
+    private static final Path VOICE = Path.of("../web");
+
+    @ParameterizedTest
+    @CsvSource({
+        "0, n0",
+        "7, n7",
+        "20, n20",
+        "21, n20 n1",
+        "40, n40",
+        "99, n90 n9",
+        "100, n1 hundred",
+        "115, n1 hundred n15",
+        "342, n3 hundred n40 n2",
+        "1200, n12 hundred"
+    })
+    void numbersAreMadeOfFewClips(int number, String clips) {
+        assertThat(String.join(" ", new Spoken().number(number).clips())).isEqualTo(clips);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"10, n10 seconds", "10.4, n10 point n4 seconds", "0.5, n0 point n5 seconds", "9.96, n10 seconds"})
+    void timesAreSaidToATenth(double seconds, String clips) {
+        assertThat(String.join(" ", new Spoken().seconds(seconds).clips())).isEqualTo(clips);
+    }
+
+    @Test
+    void aCoveredStripSaysHowFarTheCardGoes() {
+        assertThat(said(covered(1))).containsExactly("whole-strip");
+        assertThat(said(covered(2))).containsExactly("cover-patch", "n1");
+        assertThat(said(covered(4))).containsExactly("cover-patches-one-to", "n3");
+    }
+
+    @Test
+    void areasAreSaidByTheirNumberOnTheList() {
+        ExposureStep base = step(
+                1,
+                List.of(Phase.holding(2, List.of()), Phase.holding(3, List.of("door")), Phase.holding(5, List.of())),
+                10,
+                1,
+                List.of());
+        assertThat(said(base)).containsExactly("base", "hold-back", "area", "n2");
+        ExposureStep burn =
+                step(2, List.of(Phase.covered(2), Phase.burning(4, "sky")), 6, 1, List.of(Cue.SET_TIMER, Cue.BURN));
+        assertThat(said(burn)).containsExactly("set-timer-to", "n6", "seconds", "burn", "area", "n1");
+    }
+
+    @Test
+    void pressesAndLightsAreSaid() {
+        ExposureStep pressed = step(1, List.of(Phase.holding(4, List.of())), 4, 3, List.of());
+        assertThat(said(pressed)).containsExactly("base-nothing-held", "press", "n3", "times");
+        assertThat(clips(Light.filter(GradeFilter.G00))).containsExactly("set-grade", "double-zero");
+        assertThat(clips(Light.filter(GradeFilter.G2_5))).containsExactly("set-grade", "n2", "and-a-half");
+        assertThat(clips(Light.dials(FilterPack.of(0, 50, 40)))).containsExactly("set-light");
+    }
+
+    @Test
+    void everyClipIsOnTheListAndRecorded() throws IOException {
+        Set<String> listed = Files.readAllLines(VOICE.resolve("voice/words.tsv")).stream()
+                .map(line -> line.split("\t")[0])
+                .collect(Collectors.toSet());
+        for (int n = 0; n < 1000; n++) {
+            assertThat(listed).containsAll(new Spoken().number(n).clips());
+        }
+        for (GradeFilter grade : GradeFilter.values()) {
+            assertThat(listed).containsAll(clips(Light.filter(grade)));
+        }
+        assertThat(listed)
+                .containsAll(said(covered(3)))
+                .containsAll(clips(Light.dials(FilterPack.of(0, 1, 2))))
+                .contains("base", "base-hands-out", "base-nothing-held", "hold-back", "burn", "area", "and")
+                .contains("press", "times", "set-timer-to", "point", "seconds", "whole-strip", "cover-patch");
+        for (String clip : listed) {
+            assertThat(VOICE.resolve("public/voice/" + clip + ".mp3")).isNotEmptyFile();
+        }
+    }
+
+    private static List<String> clips(Light light) {
+        return new Spoken().light(light).clips();
+    }
+
+    private static List<String> said(ExposureStep step) {
+        Recipe.Local local = new Recipe.Local(List.of(area("sky"), area("door")), LocalWork.Way.values()[0]);
+        return StepWords.of(List.of(step), local, LampLag.NONE).get(0).said();
+    }
+
+    private static Recipe.Area area(String key) {
+        return new Recipe.Area(
+                key,
+                key + " as it is called",
+                new AreaShape.Edge(new AreaShape.Point(0, 0.5), new AreaShape.Point(1, 0.5)),
+                0.1,
+                LocalChange.ofStops(0.5),
+                Optional.empty(),
+                "card");
+    }
+
+    private static ExposureStep covered(int place) {
+        return step(
+                place,
+                List.of(Phase.uncovering(4, new Part(0, 0, 0.5, 1))),
+                4,
+                1,
+                place == 1 ? List.of() : List.of(Cue.MOVE_CARD));
+    }
+
+    private static ExposureStep step(int place, List<Phase> phases, double set, int presses, List<Cue> cues) {
+        return new ExposureStep(
+                place, 1, Light.filter(GradeFilter.G2), 8, ExposureTime.ofSeconds(set), presses, phases, cues);
+    }
+}

@@ -1,0 +1,43 @@
+import { beforeEach, describe, expect, it } from "vitest";
+import type { SlateView } from "../../shared/api/client";
+import { answer, answeredAt, listOf } from "./list";
+
+const slate = (part: { differences?: string[]; sheets?: number }): SlateView =>
+  ({
+    setup: { apertureMark: 8, paperName: "Colour gloss", paperBatch: "B" },
+    medium: { lightName: "Filter pack" },
+    base: { light: { notation: "0/52/47" } },
+    differences: (part.differences ?? []).map((p) => ({ part: p, text: "" })),
+    sheets: Array.from({ length: part.sheets ?? 1 }, () => ({})),
+  }) as unknown as SlateView;
+const script = [{ light: { notation: "0/52/47" } }];
+const asked = (items: ReturnType<typeof listOf>) => items.filter((i) => i.always).map((i) => i.words);
+
+describe("the list before the dark", () => {
+  beforeEach(() => window.sessionStorage.clear());
+
+  it("asks for what changed and for what is easily forgotten, each time", () => {
+    const words = asked(listOf(slate({ differences: ["light"] }), script));
+    expect(words[0]).toBe("Filter pack at 0/52/47");
+    expect(words.some((w) => w.startsWith("Lens"))).toBe(false);
+    expect(words).toContain("Voice heard at the enlarger");
+    expect(words.some((w) => w.includes("still glows"))).toBe(true);
+  });
+
+  it("asks for the things of the recipe before the first sheet", () => {
+    const words = asked(listOf(slate({ sheets: 0 }), script));
+    expect(words).toContain("Lens at f/8");
+    expect(words.some((w) => w.startsWith("Colour gloss"))).toBe(true);
+  });
+
+  it("names the packs that follow, which must lie within reach", () => {
+    const [first] = listOf(slate({}), [...script, { light: { notation: "0/72/47" } }]);
+    expect(first?.words).toBe("Filter pack at 0/52/47, 0/72/47 by gel or clicks, never by dial");
+  });
+
+  it("remembers for the session that the whole list was answered", () => {
+    expect(answeredAt()).toBeUndefined();
+    answer(new Date(2026, 1, 3, 9, 5));
+    expect(answeredAt()).toBe("09:05");
+  });
+});

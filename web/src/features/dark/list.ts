@@ -1,0 +1,54 @@
+import type { SlateView } from "../../shared/api/client";
+import { aperture } from "../../shared/units/format";
+
+/** One thing to look at or to hold before the light goes out. */
+export interface Item {
+  words: string;
+  /** Asked each time, and not only once a session or when it changed. */
+  always: boolean;
+}
+
+/** The whole list, with what changed since the last sheet. */
+export function listOf(slate: SlateView, script: readonly { light: { notation: string } }[]): Item[] {
+  const { setup, medium } = slate;
+  const changed = new Set(slate.differences.map((d) => d.part));
+  const first = slate.sheets.length === 0;
+  const lights = [...new Set(script.map((s) => s.light.notation))];
+  return [
+    {
+      words: `${medium.lightName} at ${lights[0] ?? slate.base.light.notation}${lights.length > 1 ? `, ${lights.slice(1).join(" and ")} by gel or clicks, never by dial` : ""}`,
+      always: first || changed.has("light"),
+    },
+    { words: `Lens at ${aperture(setup.apertureMark)}`, always: first || changed.has("aperture") },
+    {
+      words: `${setup.paperName}, ${setup.paperBatch}; box shut after`,
+      always: first || changed.has("paper"),
+    },
+    { words: "Negative clean, emulsion down, in focus", always: first || changed.has("size") },
+    { words: "Drum dry, lid in reach", always: true },
+    { words: "Voice heard at the enlarger", always: true },
+    { words: "Screen covered: black still glows", always: true },
+    { words: "Standby lamps and phone dark; door shut", always: false },
+    { words: "Floor clear, mains dry, lamp house hot", always: false },
+  ];
+}
+
+const KEY = "key-slate.list-answered";
+
+/** When the whole list was answered in this session; none when it was not. */
+export function answeredAt(): string | undefined {
+  try {
+    return window.sessionStorage.getItem(KEY) ?? undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+export function answer(now: Date): void {
+  try {
+    const two = (n: number) => String(n).padStart(2, "0");
+    window.sessionStorage.setItem(KEY, `${two(now.getHours())}:${two(now.getMinutes())}`);
+  } catch {
+    // The whole list is then asked for each sheet.
+  }
+}

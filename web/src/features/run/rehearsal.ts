@@ -1,0 +1,79 @@
+import type { RunView, SlateView } from "../../shared/api/client";
+import { scriptOf, stationOf } from "../../shared/expose/planned";
+import { nextOf } from "./next";
+
+/** A run as it will be, without paper and without a lamp: made from the plan, and led by the same rules as a real one. */
+export function begun(slate: SlateView, kind: string, speed: number): RunView {
+  const script = [...scriptOf(slate, kind)];
+  const station = stationOf(slate, kind);
+  const view = station === "test" ? slate.test.area : { left: 0, top: 0, width: 1, height: 1 };
+  const { imageWidthMm, imageHeightMm, crop } = slate.setup;
+  return atStep(
+    {
+      sheetId: "rehearsal",
+      slateId: slate.id,
+      frameId: slate.frame.id,
+      title: slate.naming.title,
+      label: "Rehearsal",
+      kind,
+      station,
+      lookedAtStation: station,
+      state: "EXPOSING",
+      room: slate.medium.room,
+      lamp: slate.setup.lamp,
+      script,
+      areas: slate.local.areas,
+      view: {
+        left: crop.left + view.left * crop.width,
+        top: crop.top + view.top * crop.height,
+        width: view.width * crop.width,
+        height: view.height * crop.height,
+      },
+      aspect: (imageWidthMm * view.width) / (imageHeightMm * view.height),
+      hasPicture: slate.frame.hasPicture,
+      stepsDone: 0,
+      nextSetSeconds: 0,
+      fromSeconds: 0,
+      resumed: false,
+      lampOn: false,
+      elapsedSeconds: 0,
+      clockSpeed: speed,
+      powerLost: false,
+      events: [],
+    },
+    0,
+  );
+}
+
+function atStep(run: RunView, done: number): RunView {
+  const step = run.script[done];
+  return {
+    ...run,
+    lampOn: false,
+    stepsDone: done,
+    step: step?.place,
+    nextSetSeconds: step ? step.setSeconds * step.presses : 0,
+  };
+}
+
+/** The lamp has given the step. */
+export function given(run: RunView): RunView {
+  return run.lampOn ? atStep(run, run.stepsDone + 1) : run;
+}
+
+/** One press, the next thing: what a real run would do. */
+export function pressed(run: RunView): RunView {
+  const next = nextOf(run);
+  switch (next.do) {
+    case "light":
+      return { ...run, lampOn: true, elapsedSeconds: 0 };
+    case "told":
+      return given(run);
+    case "event":
+      return { ...run, events: [...run.events, { kind: next.kind, happenedAt: "" }] };
+    case "hang":
+      return { ...run, state: "HUNG" };
+    default:
+      return run;
+  }
+}

@@ -1,0 +1,189 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { Button, Modal } from "antd";
+import { type KeyboardEvent, type PointerEvent, useId, useRef, useState } from "react";
+import { type Problem, type Schemas, type SheetView, flat, toProblem } from "../api/client";
+import { useRoom } from "../room/room";
+import { CORNER_NAMES, type Corner, firstCorners, turned, withCorner, written } from "./corners";
+
+/** Most bytes of a picture file; the server says the same of a larger one, after it was sent. */
+const MOST_MEGABYTES = 200;
+
+interface Chosen {
+  file: File;
+  url: string;
+}
+
+/** Hands in the picture of a sheet that hangs: a scan or a phone picture, with the corners of the paper moved onto it. */
+export function HandIn(props: { slateId: string; sheet: SheetView }) {
+  const id = useId();
+  const room = useRoom();
+  const [chosen, setChosen] = useState<Chosen>();
+  const [refused, setRefused] = useState<string>();
+  if (props.sheet.state !== "HUNG" || props.sheet.simulatedPicture) return null;
+  // The browser's own file chooser is white: it is opened in white light only.
+  if (room !== "white") return <span className="hand-in">Hand in its picture in white light.</span>;
+  const choose = (file: File | undefined) => {
+    if (!file) return;
+    const tooLarge = file.size > MOST_MEGABYTES << 20;
+    setRefused(tooLarge ? `This file is over ${String(MOST_MEGABYTES)} MB.` : undefined);
+    if (!tooLarge) setChosen({ file, url: URL.createObjectURL(file) });
+  };
+  const close = () => {
+    if (chosen) URL.revokeObjectURL(chosen.url);
+    setChosen(undefined);
+  };
+  return (
+    <span className="hand-in">
+      <label htmlFor={id} className="link">
+        {props.sheet.pictureId === undefined ? "Hand in its picture" : "Hand in another picture"}
+      </label>
+      <input
+        id={id}
+        type="file"
+        className="visually-hidden"
+        accept="image/png,image/jpeg"
+        onChange={(event) => {
+          choose(event.target.files?.[0]);
+          event.target.value = "";
+        }}
+      />
+      {refused && (
+        <span className="field-message" role="alert">
+          {refused}
+        </span>
+      )}
+      {chosen && <Cropping {...props} chosen={chosen} onClose={close} />}
+    </span>
+  );
+}
+
+async function handIn(sheetId: string, file: File, corners: readonly Corner[]) {
+  const form = new FormData();
+  form.set("corners", written(corners));
+  form.set("file", file);
+  const answer = await fetch(`/api/sheets/${sheetId}/scans`, { method: "POST", body: form }).catch(
+    () => undefined,
+  );
+  const body: unknown = await answer?.json().catch(() => undefined);
+  if (!answer?.ok) throw toProblem(body);
+  return flat(body as Schemas["SlateView"]);
+}
+
+function Cropping(props: { slateId: string; sheet: SheetView; chosen: Chosen; onClose: () => void }) {
+  const { sheet, chosen } = props;
+  const client = useQueryClient();
+  const [corners, setCorners] = useState(firstCorners);
+  const [broken, setBroken] = useState(false);
+  const take = useMutation<unknown, Problem>({
+    mutationFn: async () => {
+      client.setQueryData(["slate", props.slateId], await handIn(sheet.id, chosen.file, corners));
+    },
+    onSuccess: () => {
+      void client.invalidateQueries({ queryKey: ["bench"] });
+      props.onClose();
+    },
+  });
+  const problem = take.error && (take.error.at("/corners") ?? take.error.at("/file") ?? take.error.message);
+  return (
+    <Modal
+      open
+      width={880}
+      title={`Picture of ${sheet.label.toLowerCase()}`}
+      onCancel={props.onClose}
+      footer={
+        <>
+          <Button onClick={() => setCorners(turned)}>Quarter turn</Button>
+          <Button onClick={props.onClose}>Cancel</Button>
+          <Button type="primary" loading={take.isPending} disabled={broken} onClick={() => take.mutate()}>
+            Hang this picture
+          </Button>
+        </>
+      }
+    >
+      <p className="lead">
+        Move each corner onto the corner of the paper. Corner 1 is the upper left of the print as it is looked
+        at.
+      </p>
+      {broken ? (
+        <p className="field-message" role="alert">
+          This file is no PNG or JPEG picture, or it is damaged. Choose another one.
+        </p>
+      ) : (
+        <CornerPicture
+          url={chosen.url}
+          corners={corners}
+          onMove={(index, to) =>
+            setCorners((now) => withCorner(now, index, to(now[index] ?? { x: 0, y: 0 })))
+          }
+          onBroken={() => setBroken(true)}
+        />
+      )}
+      {problem && (
+        <p className="field-message" role="alert">
+          {problem}
+        </p>
+      )}
+    </Modal>
+  );
+}
+
+const STEPS: Record<string, readonly [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
+/** The picture as it was taken, with the four corners on it: moved by pointer or by arrow keys. */
+function CornerPicture(props: {
+  url: string;
+  corners: readonly Corner[];
+  onMove: (index: number, to: (now: Corner) => Corner) => void;
+  onBroken: () => void;
+}) {
+  const box = useRef<HTMLDivElement>(null);
+  const [held, setHeld] = useState<number>();
+  const place = (event: PointerEvent): Corner => {
+    const at = box.current?.getBoundingClientRect();
+    if (!at) return { x: 0, y: 0 };
+    return { x: (event.clientX - at.left) / at.width, y: (event.clientY - at.top) / at.height };
+  };
+  const onKey = (event: KeyboardEvent, index: number) => {
+    const step = STEPS[event.key];
+    if (!step) return;
+    event.preventDefault();
+    const by = event.shiftKey ? 0.05 : 0.002;
+    props.onMove(index, (now) => ({ x: now.x + by * step[0], y: now.y + by * step[1] }));
+  };
+  const outline = props.corners.map((c) => `${String(100 * c.x)},${String(100 * c.y)}`).join(" ");
+  return (
+    <div
+      ref={box}
+      className="corner-picture"
+      data-testid="corners"
+      onPointerMove={(event) => held !== undefined && props.onMove(held, () => place(event))}
+      onPointerUp={() => setHeld(undefined)}
+      onPointerCancel={() => setHeld(undefined)}
+    >
+      <img src={props.url} alt="The picture as it was taken" draggable={false} onError={props.onBroken} />
+      <svg viewBox="0 0 100 100" preserveAspectRatio="none" aria-hidden="true">
+        <polygon points={outline} />
+      </svg>
+      {props.corners.map((corner, i) => (
+        <button
+          key={CORNER_NAMES[i]}
+          type="button"
+          aria-label={`Corner ${String(i + 1)}, ${CORNER_NAMES[i] ?? ""} of the paper`}
+          style={{ left: `${String(100 * corner.x)}%`, top: `${String(100 * corner.y)}%` }}
+          onPointerDown={(event) => {
+            box.current?.setPointerCapture(event.pointerId);
+            setHeld(i);
+          }}
+          onKeyDown={(event) => onKey(event, i)}
+        >
+          {i + 1}
+        </button>
+      ))}
+    </div>
+  );
+}
