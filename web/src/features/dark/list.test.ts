@@ -10,7 +10,7 @@ const slate = (part: { differences?: string[]; sheets?: number }): SlateView =>
     differences: (part.differences ?? []).map((p) => ({ part: p, text: "" })),
     sheets: Array.from({ length: part.sheets ?? 1 }, () => ({})),
   }) as unknown as SlateView;
-const script = [{ light: { notation: "0/52/47" } }];
+const script = [{ light: { notation: "0/52/47" }, setInLight: false }];
 const asked = (items: ReturnType<typeof listOf>) => items.filter((i) => i.always).map((i) => i.words);
 
 describe("the list before the dark", () => {
@@ -31,8 +31,16 @@ describe("the list before the dark", () => {
   });
 
   it("names the packs that follow, which must lie within reach", () => {
-    const [first] = listOf(slate({}), [...script, { light: { notation: "0/72/47" } }]);
-    expect(first?.words).toBe("Filter pack at 0/52/47, 0/72/47 by gel or clicks, never by dial");
+    const [first] = listOf(slate({}), [...script, { light: { notation: "0/72/47" }, setInLight: false }]);
+    expect(first?.words).toBe("Filter pack at 0/52/47, 0/72/47 by gel or clicks, in order");
+  });
+
+  it("asks for stops and the box where dials are set with the paper away", () => {
+    const items = listOf(slate({}), [...script, { light: { notation: "0/72/47" }, setInLight: true }]);
+    expect(items[0]?.words).toBe("Filter pack at 0/52/47");
+    expect(asked(items)).toContain(
+      "Stops on the easel, box in reach: the paper is boxed while 0/72/47 is set",
+    );
   });
 
   it("remembers for the session that the whole list was answered", () => {

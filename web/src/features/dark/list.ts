@@ -8,15 +8,22 @@ export interface Item {
   always: boolean;
 }
 
+interface Step {
+  light: { notation: string };
+  setInLight: boolean;
+}
+
 /** The whole list, with what changed since the last sheet. */
-export function listOf(slate: SlateView, script: readonly { light: { notation: string } }[]): Item[] {
+export function listOf(slate: SlateView, script: readonly Step[]): Item[] {
   const { setup, medium } = slate;
   const changed = new Set(slate.differences.map((d) => d.part));
   const first = slate.sheets.length === 0;
   const lights = [...new Set(script.map((s) => s.light.notation))];
+  const boxed = script.some((s) => s.setInLight);
+  const others = lights.slice(1).join(" and ");
   return [
     {
-      words: `${medium.lightName} at ${lights[0] ?? slate.base.light.notation}${lights.length > 1 ? `, ${lights.slice(1).join(" and ")} by gel or clicks, never by dial` : ""}`,
+      words: `${medium.lightName} at ${lights[0] ?? slate.base.light.notation}${others === "" || boxed ? "" : `, ${others} by gel or clicks, in order`}`,
       always: first || changed.has("light"),
     },
     { words: `Lens at ${aperture(setup.apertureMark)}`, always: first || changed.has("aperture") },
@@ -24,6 +31,14 @@ export function listOf(slate: SlateView, script: readonly { light: { notation: s
       words: `${setup.paperName}, ${setup.paperBatch}; box shut after`,
       always: first || changed.has("paper"),
     },
+    ...(boxed
+      ? [
+          {
+            words: `Stops on the easel, box in reach: the paper is boxed while ${others === "" ? "the timer" : others} is set`,
+            always: true,
+          },
+        ]
+      : []),
     { words: "Negative clean, emulsion down, in focus", always: first || changed.has("size") },
     { words: "Drum dry, lid in reach", always: true },
     { words: "Voice heard at the enlarger", always: true },

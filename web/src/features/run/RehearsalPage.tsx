@@ -6,9 +6,10 @@ import { useKeys } from "../../shared/keys/keys";
 import { prepare, speak } from "../../shared/sound/player";
 import { SAID, vocabulary } from "../../shared/sound/words";
 import { BigDial } from "./BigDial";
+import { BigSetting } from "./BigSetting";
 import { RunPicture } from "./RunPicture";
 import { RunWords } from "./RunWords";
-import { labelOf, nextOf } from "./next";
+import { isBoxed, labelOf, nextOf } from "./next";
 import { begun, given, pressed } from "./rehearsal";
 import { useElapsed } from "./useElapsed";
 import { useRunSounds } from "./useRunSounds";
@@ -54,7 +55,7 @@ function Rehearsing(props: { slate: SlateView; kind: string }) {
   return (
     <main className="run rehearsal" aria-label={`Rehearsal, ${slate.naming.title}`}>
       <h1 className="visually-hidden">Rehearsal</h1>
-      <BigDial run={run} elapsed={elapsed} />
+      {isBoxed(run) ? <BigSetting run={run} /> : <BigDial run={run} elapsed={elapsed} />}
       <div className="run-side">
         {over ? (
           <div className="run-words">

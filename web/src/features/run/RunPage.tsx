@@ -6,12 +6,13 @@ import { type Room, enterRoom, roomNow, roomOf, useRoom } from "../../shared/roo
 import { isAudible, prepare, sound, speak } from "../../shared/sound/player";
 import { SAID, vocabulary } from "../../shared/sound/words";
 import { BigDial } from "./BigDial";
+import { BigSetting } from "./BigSetting";
 import { RunPicture } from "./RunPicture";
 import { RunWords } from "./RunWords";
-import { type Next, labelOf, nextOf, paperIsOut } from "./next";
+import { type Next, isBoxed, labelOf, nextOf, paperIsOut } from "./next";
 import { useElapsed } from "./useElapsed";
 import { useFirstKey } from "./useFirstKey";
-import { useFullScreen } from "./useFullScreen";
+import { takeWholeScreen, useFullScreen } from "./useFullScreen";
 import { useGlance } from "./useGlance";
 import { useEndRun, useHappened, useLamp, useRun } from "./useRun";
 import { useRunSounds } from "./useRunSounds";
@@ -78,8 +79,11 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
   const doNext = (next: Next) => {
     if (next.do === "light") lamp.mutate({ on: true, step: next.step });
     else if (next.do === "told") lamp.mutate({ on: false, complete: true });
-    else if (next.do === "event") happened.mutate(next.kind);
-    else if (next.do === "hang") hang();
+    else if (next.do === "event") {
+      // Dark again: the screen is whole before the paper comes out of its box.
+      if (isBoxed(run)) takeWholeScreen();
+      happened.mutate(next.kind);
+    } else if (next.do === "hang") hang();
   };
   /** One press, the next thing; slips, presses in the first light and presses while something is under way do nothing. */
   const press = () => {
@@ -130,7 +134,7 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
       <h1 className="visually-hidden">
         {run.label}, {run.title}
       </h1>
-      <BigDial run={run} elapsed={elapsed} />
+      {isBoxed(run) ? <BigSetting run={run} /> : <BigDial run={run} elapsed={elapsed} />}
       <div className="run-side">
         <RunWords
           run={run}

@@ -1,6 +1,6 @@
 import type { RunView } from "../../shared/api/client";
 import { seconds } from "../../shared/units/format";
-import { nextOf } from "./next";
+import { isBoxed, isWayBegun, nextOf } from "./next";
 import { phaseAt } from "./RunPicture";
 
 /** What the hands do now and next, in few large words. */
@@ -45,7 +45,7 @@ function Wet(props: { run: RunView; busy: boolean }) {
   const next = nextOf(props.run);
   return (
     <>
-      <p className="run-now">{props.run.events.length === 0 ? "All light is given" : "Developing"}</p>
+      <p className="run-now">{isWayBegun(props.run) ? "Developing" : "All light is given"}</p>
       <p className="run-then">
         {props.busy
           ? "Reading the sheet …"
@@ -57,12 +57,28 @@ function Wet(props: { run: RunView; busy: boolean }) {
   );
 }
 
+/** Between two exposures: the paper in its box, a setting in white light, dark again. */
+function InLight(props: { run: RunView; before: string }) {
+  const boxed = isBoxed(props.run);
+  return (
+    <>
+      <p className="run-small">Before exposure {props.run.step}</p>
+      <p className="run-now">{boxed ? "Set this, then the light out" : "Paper into its box"}</p>
+      <p className="run-then">
+        {boxed ? "Press when it is set and dark. Then the paper back against its stops." : `${props.before}.`}
+      </p>
+    </>
+  );
+}
+
 function Lamp(props: { run: RunView; step: number; elapsed: number }) {
   const { run, step } = props;
   const now = run.script[step - 1];
   const then = run.script[step];
   const phase = phaseAt(run, props.elapsed);
   if (!now) return null;
+  const next = nextOf(run);
+  if (next.do === "event") return <InLight run={run} before={now.before} />;
   const doing = run.lampOn && now.phases.length > 1 && phase ? phase.words : now.words;
   return (
     <>

@@ -42,6 +42,35 @@ describe("one press does the next thing", () => {
   });
 });
 
+describe("a setting that is made in white light", () => {
+  const set = (...kinds: string[]) =>
+    run({
+      room: "BLACKOUT",
+      step: 2,
+      script: [{ setInLight: false }, { setInLight: true }, { setInLight: true }] as RunView["script"],
+      events: happened(...kinds),
+    });
+
+  it("stands between two exposures, with the paper in its box", () => {
+    expect(nextOf({ ...set(), step: 1 })).toEqual({ do: "light", step: 1 });
+    expect(nextOf(set())).toMatchObject({ do: "event", kind: "PAPER_BOXED" });
+    expect(nextOf(set("PAPER_BOXED"))).toMatchObject({ do: "event", kind: "PAPER_TAKEN" });
+    expect(nextOf(set("PAPER_BOXED", "PAPER_TAKEN"))).toEqual({ do: "light", step: 2 });
+  });
+
+  it("is made again for the next one, and not for the rest of one that was stopped", () => {
+    const second = { ...set("PAPER_BOXED", "PAPER_TAKEN"), step: 3 };
+    expect(nextOf(second)).toMatchObject({ kind: "PAPER_BOXED" });
+    expect(nextOf({ ...set("PAPER_BOXED", "PAPER_TAKEN"), resumed: true })).toEqual({ do: "light", step: 2 });
+  });
+
+  it("is the one moment of such a run in which light is safe", () => {
+    expect(paperIsOut(set())).toBe(true);
+    expect(paperIsOut(set("PAPER_BOXED"))).toBe(false);
+    expect(paperIsOut(set("PAPER_BOXED", "PAPER_TAKEN"))).toBe(true);
+  });
+});
+
 describe("paper is out", () => {
   it("until it is in the fixer, or the drum is closed", () => {
     expect(paperIsOut(run({}))).toBe(true);

@@ -34,6 +34,24 @@ describe("what is said before the next thing", () => {
     expect(announcement(closed)).toEqual(["white-light-is-safe"]);
   });
 
+  it("asks for the box and the setting between two exposures", () => {
+    const script = [
+      { said: [], setInLight: false },
+      { said: ["paper-back"], setInLight: true },
+    ];
+    const between = (...kinds: string[]) =>
+      announcement(
+        run({
+          step: 2,
+          script: script as unknown as RunView["script"],
+          events: kinds.map((kind) => ({ kind, happenedAt: "" })),
+        }),
+      );
+    expect(between()).toEqual(["box-shut"]);
+    expect(between("PAPER_BOXED")).toEqual(["set-as-shown"]);
+    expect(between("PAPER_BOXED", "PAPER_TAKEN")).toEqual(["paper-back"]);
+  });
+
   it("asks for the trays in their order", () => {
     const trays = (...kinds: string[]) =>
       announcement(run({ room: "SAFELIGHT", events: kinds.map((kind) => ({ kind, happenedAt: "" })) }));

@@ -4,7 +4,14 @@ import type { Keys } from "../../shared/keys/keys";
 import { roomNow, roomOf } from "../../shared/room/room";
 import { sound, speak } from "../../shared/sound/player";
 import { SAID } from "../../shared/sound/words";
-import { paperIsOut } from "./next";
+import { isBoxed, paperIsOut } from "./next";
+
+/** Asked for by a key, as browsers want it. */
+export function takeWholeScreen(): void {
+  if (!document.fullscreenElement) {
+    void document.documentElement.requestFullscreen().catch(() => sound("mistake"));
+  }
+}
 
 /**
  * While colour paper is out the page stands on the whole screen, since the browser's own bars obey no room. Leaving it, by
@@ -24,6 +31,6 @@ export function useFullScreen(run: RunView): Keys {
     document.addEventListener("fullscreenchange", onChange);
     return () => document.removeEventListener("fullscreenchange", onChange);
   }, [needed]);
-  if (!needed) return {};
-  return { f: () => void document.documentElement.requestFullscreen().catch(() => sound("mistake")) };
+  if (!needed && !isBoxed(run)) return {};
+  return { f: takeWholeScreen };
 }

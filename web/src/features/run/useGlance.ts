@@ -4,7 +4,7 @@ import type { Keys } from "../../shared/keys/keys";
 import { roomOf } from "../../shared/room/room";
 import { sound, speak } from "../../shared/sound/player";
 import { SAID } from "../../shared/sound/words";
-import { paperIsOut } from "./next";
+import { isBoxed, paperIsOut } from "./next";
 
 const GLANCE_MS = 3000;
 
@@ -30,7 +30,7 @@ export function useGlance(
     setAsked(false);
     setOpen(true);
   }, [record]);
-  if (roomOf(run.room) !== "blackout") return {};
+  if (roomOf(run.room) !== "blackout" || isBoxed(run)) return {};
   const out = paperIsOut(run);
   return {
     g: () => {

@@ -1,4 +1,4 @@
-import { useEffect, useLayoutEffect, useRef } from "react";
+import { useLayoutEffect, useRef } from "react";
 
 /** Keys to actions; a key is written as the browser names it ("n", " ", "Escape", "?"). */
 export type Keys = Record<string, () => void>;
@@ -38,7 +38,8 @@ export function useKeys(keys: Keys, { active = true, takes }: KeyRules = {}): vo
     latest.current = keys;
     first.current = takes;
   });
-  useEffect(() => {
+  // With what is drawn and not a moment after it: a key pressed at once must not be lost.
+  useLayoutEffect(() => {
     if (!active) return;
     const onKey = (event: KeyboardEvent) => {
       if (event.repeat || event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) return;

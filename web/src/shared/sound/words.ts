@@ -17,12 +17,14 @@ export const SAID = {
   rehearsalDone: "rehearsal-done",
 } as const;
 
-/** The questions of a sheet's way, by its events. */
+/** The questions of a sheet's way and of its box, by its events. */
 export const ASKED: Record<string, string> = {
   IN_DEVELOPER: "in-developer",
   IN_STOP: "in-stop",
   IN_FIXER: "in-fixer",
   DRUM_CLOSED: "drum-closed",
+  PAPER_BOXED: "box-shut",
+  PAPER_TAKEN: "set-as-shown",
 };
 
 /** Everything a run can say: fetched before the light goes out. */

@@ -18,6 +18,7 @@ export function ScriptTable(props: { script: readonly StepView[] }) {
           <tr key={step.place}>
             <td>{step.place}</td>
             <td>
+              {step.setInLight && <span className="turn-line">{step.before}</span>}
               {step.words}
               {turns(step).map((turn) => (
                 <span key={turn} className="turn-line">

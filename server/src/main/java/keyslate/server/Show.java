@@ -80,8 +80,13 @@ public final class Show {
 
     /** The same with a capital at the beginning and a full stop at the end: how the core's messages become sentences. */
     public static String sentence(String message) {
-        String text = Character.toUpperCase(message.charAt(0)) + message.substring(1);
+        String text = capital(message);
         return text.endsWith(".") ? text : text + ".";
+    }
+
+    /** With a capital at the beginning. */
+    public static String capital(String words) {
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 
     /** "sky and door", "sky, door and wall". */

@@ -4,6 +4,8 @@ package keyslate.core.script;
 public enum Cue {
     /** Another light into the beam. */
     CHANGE_LIGHT,
+    /** The paper into its box and out again, and what follows is set in white light between: nothing is set where it cannot be seen. */
+    SET_IN_LIGHT,
     /** Another setting on the timer that the printer sets. */
     SET_TIMER,
     /** The card over one patch more. */

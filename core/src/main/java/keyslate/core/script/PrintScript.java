@@ -3,7 +3,6 @@ package keyslate.core.script;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import java.util.TreeSet;
 import keyslate.core.exposure.LampLag;
 import keyslate.core.exposure.TimerSteps;
@@ -19,7 +18,8 @@ import keyslate.core.quantity.ExposureTime;
  * the base is then one exposure, set to received + lag, and its phases change where a hold begins or ends. Where the
  * holds leave no room for the lead, or by choice, the base is cut into bursts. A burn begins under the full card for as
  * long as the lead, so that the lag of the lamp does not count in it. Burns in the base's light come first. Times are
- * exact until here; the timer rounds each setting once, and the last phase takes the rounding up.
+ * exact until here; the timer rounds each setting once, and the last phase takes the rounding up. Where a setting cannot be
+ * seen, the paper lies in its box while it is changed.
  */
 public final class PrintScript {
     /** Lamp on, hands out of the light: the tool finds its place. */
@@ -42,7 +42,7 @@ public final class PrintScript {
     }
 
     /** What stands for the exposure besides base and local work. */
-    public record Rig(double opening, TimerSteps timer, LampLag lag, BurnFactor burns) {}
+    public record Rig(double opening, TimerSteps timer, LampLag lag, Settings settings, BurnFactor burns) {}
 
     /**
      * The script; refused when the holds do not fit the base with two hands.
@@ -139,15 +139,14 @@ public final class PrintScript {
     }
 
     private void add(Light light, ExposureTime set, List<Phase> phases, List<Cue> cues) {
-        List<Cue> all = new ArrayList<>();
-        Optional<Light> before = steps.isEmpty()
-                ? Optional.empty()
-                : Optional.of(steps.get(steps.size() - 1).light());
-        if (before.isPresent() && !before.get().equals(light)) {
-            all.add(Cue.CHANGE_LIGHT);
+        ExposureStep bare = new ExposureStep(steps.size() + 1, 1, light, rig.opening(), set, 1, phases, cues);
+        if (steps.isEmpty()) {
+            steps.add(bare);
+            return;
         }
+        List<Cue> all = new ArrayList<>(rig.settings().cues(steps.get(steps.size() - 1), bare));
         all.addAll(cues);
-        steps.add(new ExposureStep(steps.size() + 1, 1, light, rig.opening(), set, 1, phases, all));
+        steps.add(new ExposureStep(bare.place(), 1, light, rig.opening(), set, 1, phases, all));
     }
 
     private ExposureTime onTimer(ExposureTime exact) {

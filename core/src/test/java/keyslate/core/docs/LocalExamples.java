@@ -18,6 +18,7 @@ import keyslate.core.script.BaseExposure;
 import keyslate.core.script.LocalWork;
 import keyslate.core.script.Phase;
 import keyslate.core.script.PrintScript;
+import keyslate.core.script.Settings;
 
 /** The code behind the worked examples of docs/formulas/local.md. */
 final class LocalExamples {
@@ -73,8 +74,8 @@ final class LocalExamples {
     private static double toolLeaves(Example e) {
         LocalWork.Area door = new LocalWork.Area("door", LocalChange.ofStops(e.at("hold")), Optional.empty());
         BaseExposure base = BaseExposure.of(Light.filter(GradeFilter.G2), e.time("base"));
-        PrintScript.Rig rig =
-                new PrintScript.Rig(8, TimerSteps.tenths(), LampLag.ofSeconds(e.at("lag")), (area, part) -> 1);
+        PrintScript.Rig rig = new PrintScript.Rig(
+                8, TimerSteps.tenths(), LampLag.ofSeconds(e.at("lag")), Settings.SEEN, (area, part) -> 1);
         LocalWork work = new LocalWork(List.of(door), LocalWork.Way.ONE_EXPOSURE);
         List<Phase> phases = PrintScript.plan(base, work, rig).get(0).phases();
         return phases.get(0).seconds() + phases.get(1).seconds();

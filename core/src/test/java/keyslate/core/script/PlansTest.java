@@ -189,6 +189,36 @@ class PlansTest {
         assertThat(steps.get(3).set().inSeconds()).isCloseTo(32, within(0.05));
     }
 
+    @Test
+    void nothingIsSetWhereItCannotBeSeen() {
+        LocalWork burns = new LocalWork(
+                List.of(burn("same", Optional.empty()), burn("hard", Optional.of(HARD))), LocalWork.Way.ONE_EXPOSURE);
+        // The application times the lamp, and gels lie in order: only dials need light.
+        assertThat(cues(burns, new Settings(true, false, false)))
+                .containsExactly(List.of(), List.of(Cue.BURN), List.of(Cue.CHANGE_LIGHT, Cue.BURN));
+        assertThat(cues(burns, new Settings(true, true, false)))
+                .containsExactly(List.of(), List.of(Cue.BURN), List.of(Cue.SET_IN_LIGHT, Cue.CHANGE_LIGHT, Cue.BURN));
+        // A timer of one's own is set for each time: by sight, or with the paper in its box.
+        assertThat(cues(burns, new Settings(false, true, true)))
+                .containsExactly(
+                        List.of(),
+                        List.of(Cue.SET_TIMER, Cue.BURN),
+                        List.of(Cue.CHANGE_LIGHT, Cue.SET_TIMER, Cue.BURN));
+        assertThat(cues(burns, new Settings(true, false, true)))
+                .containsExactly(
+                        List.of(),
+                        List.of(Cue.SET_IN_LIGHT, Cue.SET_TIMER, Cue.BURN),
+                        List.of(Cue.SET_IN_LIGHT, Cue.CHANGE_LIGHT, Cue.SET_TIMER, Cue.BURN));
+        // The same time again needs nothing.
+        LocalWork even = new LocalWork(
+                List.of(burn("one", Optional.empty()), burn("two", Optional.empty())), LocalWork.Way.ONE_EXPOSURE);
+        assertThat(cues(even, new Settings(true, true, true)).get(2)).containsExactly(Cue.BURN);
+    }
+
+    private static List<List<Cue>> cues(LocalWork work, Settings settings) {
+        return plan(10, work, settings).stream().map(ExposureStep::cues).toList();
+    }
+
     private static LocalWork.Area hold(String key, double stops) {
         return new LocalWork.Area(key, LocalChange.ofStops(stops), Optional.empty());
     }
@@ -198,10 +228,14 @@ class PlansTest {
     }
 
     private static List<ExposureStep> plan(double base, LocalWork work) {
+        return plan(base, work, Settings.SEEN);
+    }
+
+    private static List<ExposureStep> plan(double base, LocalWork work, Settings settings) {
         return PrintScript.plan(
                 BaseExposure.of(LIGHT, seconds(base)),
                 work,
-                new PrintScript.Rig(8, TimerSteps.tenths(), LampLag.ofSeconds(0.1), (area, part) -> 3));
+                new PrintScript.Rig(8, TimerSteps.tenths(), LampLag.ofSeconds(0.1), settings, (area, part) -> 3));
     }
 
     private static ExposureStep step(List<Phase> phases, double set) {

@@ -229,7 +229,7 @@ class ScriptTest {
         }
 
         private PrintScript.Rig printRig() {
-            return new PrintScript.Rig(8, TimerSteps.tenths(), LAG, (area, part) -> 1.5);
+            return new PrintScript.Rig(8, TimerSteps.tenths(), LAG, Settings.SEEN, (area, part) -> 1.5);
         }
     }
 

@@ -108,7 +108,11 @@ public class PrintKind implements SheetKind {
 
     private static PrintScript.Rig scriptRig(Rig rig) {
         return new PrintScript.Rig(
-                rig.recipe().setup().apertureMark(), rig.timer(), rig.lag(), (area, base) -> factor(rig, area, base));
+                rig.recipe().setup().apertureMark(),
+                rig.timer(),
+                rig.lag(),
+                rig.settings(),
+                (area, base) -> factor(rig, area, base));
     }
 
     private static double factor(Rig rig, LocalWork.Area area, BaseExposure.Part base) {

@@ -55,6 +55,11 @@ public record MediumPart(
         return marks.stream().filter(m -> blackWanted || !m.black()).toList();
     }
 
+    /** Whether nothing can be seen where its paper is exposed. */
+    public boolean isBlackout() {
+        return BLACKOUT.equals(room);
+    }
+
     public String id() {
         return core.id();
     }

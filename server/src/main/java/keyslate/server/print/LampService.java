@@ -117,6 +117,10 @@ public class LampService {
                 throw new ConflictException(
                         "power-lost", "The light this sheet got is not known. Give it up and take a fresh one.");
             }
+            if (sheet.isToBeSet()) {
+                throw new ConflictException(
+                        "to-be-set", "This exposure is set in white light first: the paper into its box.");
+            }
             RunAssembler.Next next = run.next().orElse(null);
             if (sheet.lamp().stream().anyMatch(LampRecord::isOn)
                     || next == null

@@ -32,6 +32,7 @@ import keyslate.store.negative.Frame;
 import keyslate.store.negative.Picture;
 import keyslate.store.negative.PictureRepository;
 import keyslate.store.slate.ExposedSheet;
+import keyslate.store.slate.LampRecord;
 import keyslate.store.slate.Piece;
 import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.Scan;
@@ -49,8 +50,14 @@ public class RunService {
     /** As many as a slate file takes. */
     private static final int MOST_EVENTS = 100;
 
-    private static final Set<String> EVENTS =
-            Set.of(SheetEvent.DRUM_CLOSED, "IN_DEVELOPER", "IN_STOP", "IN_FIXER", SheetEvent.GLANCE);
+    private static final Set<String> EVENTS = Set.of(
+            SheetEvent.PAPER_BOXED,
+            SheetEvent.PAPER_TAKEN,
+            SheetEvent.DRUM_CLOSED,
+            "IN_DEVELOPER",
+            "IN_STOP",
+            "IN_FIXER",
+            SheetEvent.GLANCE);
 
     private final Database database;
     private final SlateService slates;
@@ -146,17 +153,14 @@ public class RunService {
         return runs.view(sheetId);
     }
 
-    /** Takes down what happened to a sheet whose light is given. */
+    /** Takes down what happened to a sheet: its way after the light, or in and out of its box between two exposures. */
     public RunView happened(String sheetId, @Nullable String kind) {
         if (kind == null || !EVENTS.contains(kind)) {
             throw RefusedException.of("/kind", "E_SHAPE", "This is nothing that happens to a sheet.");
         }
         database.inTransaction(() -> {
             RunAssembler.Run run = runs.exposing(sheetId);
-            boolean early = run.next().isPresent() && !SheetEvent.GLANCE.equals(kind);
-            if (early) {
-                throw new ConflictException("steps-left", "Not every exposure is given yet.");
-            }
+            refuseUnlessNow(run.exposed(), kind);
             int before = run.exposed().events().size();
             if (before >= MOST_EVENTS) {
                 throw new ConflictException("too-many", "More than " + MOST_EVENTS + " things happened to this sheet.");
@@ -164,6 +168,30 @@ public class RunService {
             sheets.add(new SheetEvent(sheetId, before + 1, kind, Clocks.now(clock)));
         });
         return runs.view(sheetId);
+    }
+
+    private static void refuseUnlessNow(ExposedSheet exposed, String kind) {
+        switch (kind) {
+            case SheetEvent.GLANCE -> {
+                // Happens at any time.
+            }
+            case SheetEvent.PAPER_BOXED -> {
+                boolean lit = exposed.lamp().stream().anyMatch(LampRecord::isOn);
+                if (lit || exposed.isBoxed() || !exposed.isToBeSet()) {
+                    throw new ConflictException("not-now", "The paper stays where it is.");
+                }
+            }
+            case SheetEvent.PAPER_TAKEN -> {
+                if (!exposed.isBoxed()) {
+                    throw new ConflictException("not-now", "The paper is not in its box.");
+                }
+            }
+            default -> {
+                if (exposed.stepsDone() < exposed.steps().size()) {
+                    throw new ConflictException("steps-left", "Not every exposure is given yet.");
+                }
+            }
+        }
     }
 
     /** Processes a sheet whose light is given, and hangs it; with its scan where there is a scanner. */

@@ -54,7 +54,7 @@ public final class RunViews {
     public record LampRequest(
             boolean on, @Nullable Integer step, @Nullable Boolean complete) {}
 
-    /** What happened to a sheet after its light. */
+    /** What happened to a sheet besides its light. */
     public record NewEvent(@Nullable String kind) {}
 
     /** Giving a sheet up, with what happened. */

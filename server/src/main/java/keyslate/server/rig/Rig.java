@@ -11,6 +11,7 @@ import keyslate.core.quantity.Length;
 import keyslate.core.quantity.Magnification;
 import keyslate.core.script.LampWay;
 import keyslate.core.script.Part;
+import keyslate.core.script.Settings;
 import keyslate.core.size.PrintFit;
 import keyslate.core.size.ThinLens;
 import keyslate.server.medium.MediumPart;
@@ -116,6 +117,11 @@ public record Rig(
 
     public LampWay way() {
         return LampWay.valueOf(enlarger.lamp());
+    }
+
+    /** How the lamp's settings are changed between two exposures. */
+    public Settings settings() {
+        return new Settings(medium.isBlackout(), enlarger.dials(), way() == LampWay.MY_TIMER);
     }
 
     /** log10 light per second through clear film. */

@@ -28,6 +28,7 @@ public final class SheetViews {
      * One exposure of a sheet, in words that are the same on the page, on cards and in speech.
      *
      * @param before what the hands do before it; empty when nothing
+     * @param setInLight whether it is set in white light, with the paper in its box
      * @param said the same as names of recorded clips, in order
      */
     public record StepView(
@@ -37,6 +38,7 @@ public final class SheetViews {
             int presses,
             double receivedSeconds,
             String before,
+            boolean setInLight,
             String words,
             List<String> said,
             List<PhaseView> phases) {}
@@ -45,7 +47,7 @@ public final class SheetViews {
     public record PatchView(
             int number, double plannedSeconds, double givenSeconds, double stopsFromMiddle, RectView place) {}
 
-    /** What happened after the light. */
+    /** What happened besides the light. */
     public record EventView(String kind, String happenedAt) {}
 
     /** A reading, judgement or acceptance on record. */

@@ -48,18 +48,27 @@ public final class StepWords {
                 step.presses(),
                 step.receivedSeconds(lag),
                 before(step),
+                step.cues().contains(Cue.SET_IN_LIGHT),
                 words(step, phases),
                 said(step),
                 phases);
     }
 
     private String before(ExposureStep step) {
-        List<String> words = new ArrayList<>();
+        List<String> settings = new ArrayList<>();
         if (step.cues().contains(Cue.CHANGE_LIGHT)) {
-            words.add("Set " + step.light().notation());
+            settings.add("set " + step.light().notation());
         }
         if (step.cues().contains(Cue.SET_TIMER)) {
-            words.add("Set the timer to " + Show.seconds(step.set().inSeconds()));
+            settings.add("set the timer to " + Show.seconds(step.set().inSeconds()));
+        }
+        List<String> words = new ArrayList<>();
+        if (step.cues().contains(Cue.SET_IN_LIGHT)) {
+            words.add("Paper into its box");
+            words.add("In white light " + Show.listed(settings));
+            words.add("Dark, paper back against its stops");
+        } else {
+            settings.stream().map(Show::capital).forEach(words::add);
         }
         if (step.cues().contains(Cue.MOVE_CARD)) {
             words.add(covered(step, 0));
@@ -88,11 +97,10 @@ public final class StepWords {
     /** What is to be done and then to be pressed, by ear. */
     private List<String> said(ExposureStep step) {
         Spoken spoken = new Spoken();
-        if (step.cues().contains(Cue.CHANGE_LIGHT)) {
-            spoken.light(step.light());
-        }
-        if (step.cues().contains(Cue.SET_TIMER)) {
-            spoken.say("set-timer-to").seconds(step.set().inSeconds());
+        if (step.cues().contains(Cue.SET_IN_LIGHT)) {
+            spoken.say("paper-back");
+        } else {
+            settings(spoken, step);
         }
         if (step.burned().isPresent()) {
             spoken.say("burn").areas(List.of(number(step.burned().get())));
@@ -107,6 +115,15 @@ public final class StepWords {
             spoken.say(step.cues().contains(Cue.HANDS_OUT) ? "base-hands-out" : "base-nothing-held");
         }
         return spoken.presses(step.presses()).clips();
+    }
+
+    private static void settings(Spoken spoken, ExposureStep step) {
+        if (step.cues().contains(Cue.CHANGE_LIGHT)) {
+            spoken.light(step.light());
+        }
+        if (step.cues().contains(Cue.SET_TIMER)) {
+            spoken.say("set-timer-to").seconds(step.set().inSeconds());
+        }
     }
 
     private static void covered(Spoken spoken, int patches) {

@@ -77,6 +77,7 @@ class ColourIT extends JourneyTest {
         keys.press("4");
         assertThat(printer().button("cyan")).isVisible();
         keys.press("a");
+        assertThat(printer().button("too yellow")).isVisible();
         tabsTo("too yellow");
         keys.press("Enter");
         tabsTo("clearly");
@@ -166,6 +167,46 @@ class ColourIT extends JourneyTest {
         page.waitForFunction("() => document.fullscreenElement === null");
         assertThat(page.locator("html")).hasAttribute("data-room", "safelight");
         assertThat((boolean) page.evaluate("() => window.heard.includes(1175)")).isFalse();
+    }
+
+    /** Dials are never set unseen: the paper lies in its box while the page shows the pack in white light. */
+    @Test
+    void aBurnInAPackOfItsOwnIsSetWithThePaperInItsBox() {
+        Page page = page();
+        printer().startsSlate("5", "A burn of its own", "");
+        setsPack("0/48/57");
+        printer().goesTo("Shape");
+        printer().presses("Ellipse");
+        assertThat(page.getByLabel("Name")).hasValue("Area 1");
+        printer().enters("Change", "+1/2");
+        printer().enters("Burn in, else 0/48/57", "0/48/77");
+        printer().goesTo("Print");
+        printer().presses("Before the dark");
+        assertThat(page.getByText("the paper is boxed while 0/48/77 is set")).isVisible();
+        printer().presses("Go dark");
+        page.waitForURL("**/runs/**");
+        assertThat(printer().runWords()).containsText("exposure 1 of 2");
+        Keyboard keys = page.keyboard();
+        keys.press(" ");
+        assertThat(printer().runWords()).containsText("Paper into its box");
+        assertBlack(page.screenshot());
+        keys.press(" ");
+        assertThat(page.locator("html")).hasAttribute("data-room", "white");
+        assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("What to set")))
+                .containsText("77");
+        // The program dies here: the paper is safe, and the run goes on where it stood.
+        page.reload();
+        assertThat(printer().runWords()).containsText("Set this, then the light out");
+        keys.press(" ");
+        assertThat(page.locator("html")).hasAttribute("data-room", "blackout");
+        assertThat(printer().runWords()).containsText("exposure 2 of 2");
+        assertBlack(page.screenshot());
+        keys.press(" ");
+        assertThat(printer().button("Drum closed")).isVisible();
+        assertBlack(page.screenshot());
+        keys.press(" ");
+        keys.press("h");
+        page.waitForURL("**/judge?**");
     }
 
     /** The browser's own bars obey no room: a wail is heard, and F brings the whole screen back. */

@@ -189,6 +189,51 @@ class RunHttpTest extends ApplicationTest {
         assertThat(run.get("events").findValuesAsString("kind")).containsExactly("IN_DEVELOPER", "IN_FIXER");
     }
 
+    /** Dials are never set unseen: between two packs the paper lies in its box, and the lamp stays dark. */
+    @Test
+    void anotherPackIsSetWithThePaperInItsBox() {
+        String colour = http().newSlate("Teapot in colour");
+        Map<String, Object> burn = Map.of(
+                "key",
+                "wall",
+                "name",
+                "Wall",
+                "shape",
+                Map.of("kind", "ellipse", "points", List.of(Map.of("x", 0.5, "y", 0.5), Map.of("x", 0.2, "y", 0.2))),
+                "softEdge",
+                0.1,
+                "changeStops",
+                0.5,
+                "tool",
+                "",
+                "light",
+                "0/40/70");
+        assertThat(http().edit(colour, "local/areas", List.of(burn)).status()).isEqualTo(200);
+        sheet = begin(colour, "PRINT");
+        String path = "/api/sheets/" + sheet + "/events";
+        JsonNode burned = run().get("script").get(1);
+        assertThat(burned.get("setInLight").asBoolean()).isTrue();
+        assertThat(burned.get("before").asString())
+                .isEqualTo("Paper into its box. In white light set 0/40/70. Dark, paper back against its stops");
+        assertThat(http().post(path, Map.of("kind", "PAPER_BOXED")).code()).isEqualTo("not-now");
+        lamp(1);
+        timer().pass(100);
+        assertThat(http().post(path, Map.of("kind", "PAPER_TAKEN")).code()).isEqualTo("not-now");
+        assertThat(lamp(2).code()).isEqualTo("to-be-set");
+        http().post(path, Map.of("kind", "PAPER_BOXED"));
+        assertThat(lamp(2).code()).isEqualTo("to-be-set");
+        http().post(path, Map.of("kind", "GLANCE"));
+        http().post(path, Map.of("kind", "PAPER_TAKEN"));
+        assertThat(lamp(2).status()).isEqualTo(200);
+        timer().pass(1);
+        http().post("/api/sheets/" + sheet + "/lamp", Map.of("on", false));
+        // The rest of a burn that was stopped needs no other setting.
+        assertThat(http().post(path, Map.of("kind", "PAPER_BOXED")).code()).isEqualTo("not-now");
+        JsonNode hung = exposeAndHang(sheet).get("sheets").get(0);
+        assertThat(hung.get("state").asString()).isEqualTo("HUNG");
+        assertThat(hung.hasNonNull("doubt")).isFalse();
+    }
+
     /** No more than a slate file takes: what is exported must come in again. */
     @Test
     void aSheetIsLookedAtNoMoreThanAFileCanHold() {

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import keyslate.core.exposure.LampLag;
 import keyslate.core.quantity.ExposureTime;
+import keyslate.core.script.Cue;
 import keyslate.core.script.ExposureStep;
 
 /** A sheet with all that belongs to it. */
@@ -63,11 +64,44 @@ public record ExposedSheet(
         return received;
     }
 
+    /** Whether the paper lies in its box between two exposures. */
+    public boolean isBoxed() {
+        return count(SheetEvent.PAPER_BOXED) > count(SheetEvent.PAPER_TAKEN);
+    }
+
+    /** Whether the next exposure needs a setting that is made in white light, and was not made yet. */
+    public boolean isToBeSet() {
+        int done = stepsDone();
+        long needed = done == steps.size()
+                ? 0
+                : steps.stream()
+                        .limit(done + 1L)
+                        .filter(s -> s.cues().contains(Cue.SET_IN_LIGHT))
+                        .count();
+        return count(SheetEvent.PAPER_TAKEN) < needed;
+    }
+
+    private long count(String kind) {
+        return events.stream().filter(e -> e.kind().equals(kind)).count();
+    }
+
     /** Whether the black screen was lit while the paper was out, which may have fogged it. */
     public boolean isDoubtful() {
-        return events.stream()
-                .map(SheetEvent::kind)
-                .takeWhile(kind -> !SheetEvent.DRUM_CLOSED.equals(kind))
-                .anyMatch(SheetEvent.GLANCE::equals);
+        boolean out = true;
+        for (SheetEvent event : events) {
+            switch (event.kind()) {
+                case SheetEvent.DRUM_CLOSED, SheetEvent.PAPER_BOXED -> out = false;
+                case SheetEvent.PAPER_TAKEN -> out = true;
+                case SheetEvent.GLANCE -> {
+                    if (out) {
+                        return true;
+                    }
+                }
+                default -> {
+                    // A tray changes nothing of it.
+                }
+            }
+        }
+        return false;
     }
 }
