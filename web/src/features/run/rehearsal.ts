@@ -21,6 +21,7 @@ export function begun(slate: SlateView, kind: string, speed: number): RunView {
       state: "EXPOSING",
       room: slate.medium.room,
       lamp: slate.setup.lamp,
+      lampPort: 0,
       script,
       areas: slate.local.areas,
       view: {

@@ -6,6 +6,7 @@ import {
   type SlateView,
   api,
   flat,
+  lampApi,
   toProblem,
   unwrap,
 } from "../../shared/api/client";
@@ -34,11 +35,14 @@ function useRunChange<A>(
   });
 }
 
-/** Lamp on for a step, or off. */
-export function useLamp(sheetId: string): UseMutationResult<RunView, Problem, LampRequest> {
-  return useRunChange<LampRequest>(sheetId, (body) =>
-    unwrap(api.POST("/api/sheets/{id}/lamp", { params: { path: { id: sheetId } }, body })),
-  );
+/** Lamp on for a step, or off: by the port that is the run's own, or by the page's where a browser refuses the other. */
+export function useLamp(run: RunView): UseMutationResult<RunView, Problem, LampRequest> {
+  const { sheetId, lampPort } = run;
+  return useRunChange<LampRequest>(sheetId, (body) => {
+    const request = { params: { path: { id: sheetId } }, body };
+    const own = lampApi(lampPort).POST("/api/sheets/{id}/lamp", request);
+    return unwrap(own.catch(() => api.POST("/api/sheets/{id}/lamp", request)));
+  });
 }
 
 /** What happened to the sheet after its light. */

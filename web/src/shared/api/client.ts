@@ -35,6 +35,18 @@ export function areasOf(slate: SlateView): AreaView[] {
 
 export const api = createClient<paths>({ baseUrl: window.location.origin });
 
+const lampApis = new Map<number, typeof api>();
+
+/** The port that takes nothing but what a run asks: no picture under way makes a lit lamp wait, not even in the browser. */
+export function lampApi(port: number): typeof api {
+  const known = lampApis.get(port);
+  if (known) return known;
+  const { protocol, hostname } = window.location;
+  const made = createClient<paths>({ baseUrl: `${protocol}//${hostname}:${String(port)}` });
+  lampApis.set(port, made);
+  return made;
+}
+
 export interface FieldError {
   pointer: string;
   code: string;

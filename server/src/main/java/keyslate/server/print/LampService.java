@@ -148,10 +148,11 @@ public class LampService {
 
     /** Switches the lamp off before its time, or takes down that the printer's is off. */
     private RunView off(String sheetId, LampRequest asked) {
+        if (lamps.off(sheetId)) {
+            return runs.view(sheetId);
+        }
         RunAssembler.Run run = runs.exposing(sheetId);
-        if (run.rig().way() == LampWay.SWITCHED) {
-            lamps.off(run.rig().enlarger().id(), sheetId);
-        } else {
+        if (run.rig().way().isTold()) {
             run.exposed().lamp().stream().filter(LampRecord::isOn).forEach(on -> told(run, on, asked));
         }
         return runs.view(sheetId);
@@ -169,8 +170,8 @@ public class LampService {
 
     /** Puts the lamp of a sheet out, if it has one lit. */
     void release(RunAssembler.Run run) {
-        lamps.off(run.rig().enlarger().id(), run.exposed().sheet().id());
         String sheetId = run.exposed().sheet().id();
+        lamps.off(sheetId);
         sheets.exposed(sheetId).orElseThrow().lamp().stream()
                 .filter(l -> l.isOn() && l.told())
                 .forEach(on -> told(run, on, new LampRequest(false, null, null)));

@@ -43,11 +43,16 @@ class Lamps {
         });
     }
 
-    /** Puts a lamp out, if it is this sheet's. */
-    void off(String enlargerId, String sheetId) {
-        if (sheetId.equals(owners.get(enlargerId))) {
-            timers.of(enlargerId).off();
+    /** Puts the lamp out that is this sheet's; whether it had one. Nothing is read for it: the light waits for no file. */
+    boolean off(String sheetId) {
+        boolean had = false;
+        for (Map.Entry<String, String> lamp : owners.entrySet()) {
+            if (lamp.getValue().equals(sheetId)) {
+                timers.of(lamp.getKey()).off();
+                had = true;
+            }
         }
+        return had;
     }
 
     /** Seconds since this sheet's lamp went on; 0 when it is off or another's. */

@@ -17,6 +17,7 @@ import keyslate.server.sheet.SheetViews.EventView;
 import keyslate.server.sheet.SheetViews.RectView;
 import keyslate.server.sheet.StepWords;
 import keyslate.server.web.ConflictException;
+import keyslate.server.web.LampPath;
 import keyslate.server.web.NotFoundException;
 import keyslate.store.Database;
 import keyslate.store.negative.Frame;
@@ -44,6 +45,7 @@ class RunAssembler {
     private final Rigs rigs;
     private final SheetKinds kinds;
     private final Lamps lamps;
+    private final LampPath lampPath;
     private final Clock clock;
 
     RunAssembler(
@@ -55,6 +57,7 @@ class RunAssembler {
             Rigs rigs,
             SheetKinds kinds,
             Lamps lamps,
+            LampPath lampPath,
             Clock clock) {
         this.database = database;
         this.slates = slates;
@@ -64,6 +67,7 @@ class RunAssembler {
         this.rigs = rigs;
         this.kinds = kinds;
         this.lamps = lamps;
+        this.lampPath = lampPath;
         this.clock = clock;
     }
 
@@ -139,6 +143,7 @@ class RunAssembler {
                 sheet.state(),
                 rig.medium().room(),
                 rig.enlarger().lamp(),
+                lampPath.port(),
                 StepWords.of(exposed.steps(), recipe.local(), rig.lag()),
                 recipe.local().areas().stream().map(AreaView::of).toList(),
                 view,

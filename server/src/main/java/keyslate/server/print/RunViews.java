@@ -16,6 +16,7 @@ public final class RunViews {
      *
      * @param room SAFELIGHT or BLACKOUT
      * @param lamp SWITCHED, MY_TIMER or BURNS
+     * @param lampPort port of this machine that takes nothing but what a run asks, so that no picture makes the lamp wait
      * @param step that is on or comes next; none when all are given
      * @param fromSeconds how far into the step the light before an interruption had come
      */
@@ -31,6 +32,7 @@ public final class RunViews {
             String state,
             String room,
             String lamp,
+            int lampPort,
             List<StepView> script,
             List<AreaView> areas,
             RectView view,

@@ -177,6 +177,7 @@ class ColourIT extends JourneyTest {
         setsPack("0/48/57");
         printer().goesTo("Shape");
         printer().presses("Ellipse");
+        printer().drags(page.getByTestId("area-canvas"), new double[] {0.55, 0.6}, new double[] {0.75, 0.9});
         assertThat(page.getByLabel("Name")).hasValue("Area 1");
         printer().enters("Change", "+1/2");
         printer().enters("Burn in, else 0/48/57", "0/48/77");
