@@ -4,6 +4,8 @@ import { AreaSketch } from "../../shared/areas/AreaSketch";
 import { ExposeVerdict } from "../../shared/expose/ExposeVerdict";
 import { ROOM_TURNS, roomOf } from "../../shared/room/room";
 import { useStandingPicture } from "../../shared/preview/draft";
+import { ToneList } from "../../shared/tones/ToneList";
+import { TonePins } from "../../shared/tones/TonePins";
 import { Print } from "../../shared/ui/Print";
 import { ScriptDials } from "../../shared/ui/ScriptDials";
 import { ScriptTable } from "../../shared/ui/ScriptTable";
@@ -11,7 +13,7 @@ import { aperture, seconds } from "../../shared/units/format";
 
 /** The next sheet before the light goes out: what it will be, burst by burst, and what to check by hand. */
 export function PrintPage() {
-  const { slate } = useSlateContext();
+  const { slate, edit } = useSlateContext();
   const { imageWidthMm, imageHeightMm } = slate.setup;
   const picture = useStandingPicture(slate, true);
   return (
@@ -20,6 +22,7 @@ export function PrintPage() {
         <h1 className="visually-hidden">Print</h1>
         <Print source={picture} alt="Preview of the next print" aspect={imageWidthMm / imageHeightMm}>
           <AreaSketch slate={slate} />
+          <TonePins slate={slate} edit={edit} />
         </Print>
         <p className="stage-note">{slate.previewBasis.text}</p>
       </main>
@@ -27,6 +30,7 @@ export function PrintPage() {
         <h2>Print</h2>
         {slate.local.script.length > 0 && <ScriptDials script={slate.local.script} />}
         <ScriptTable script={slate.local.script} />
+        <ToneList slate={slate} edit={edit} />
         {roomOf(slate.medium.room) === "safelight" && <Preflight slate={slate} />}
         <ExposeVerdict
           slate={slate}

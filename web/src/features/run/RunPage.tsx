@@ -14,7 +14,7 @@ import { useElapsed } from "./useElapsed";
 import { useFirstKey } from "./useFirstKey";
 import { takeWholeScreen, useFullScreen } from "./useFullScreen";
 import { useGlance } from "./useGlance";
-import { useEndRun, useHappened, useLamp, useRun } from "./useRun";
+import { useEndRun, useHappened, useIsAsking, useLamp, useRun } from "./useRun";
 import { useRunSounds } from "./useRunSounds";
 
 /** A second press so soon after the first is a slip of the finger. */
@@ -63,6 +63,7 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
     if (run.lampOn) litAt.current = performance.now();
   }, [run.lampOn]);
   const busy = lamp.isPending || happened.isPending || end.isPending;
+  const isAsking = useIsAsking(run.sheetId);
   const leave = (station: string, white: boolean) => {
     if (white) enterRoom("white");
     else if (room === "blackout") enterRoom("safelight");
@@ -72,7 +73,7 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
   // The wet steps may be skipped where white light is the printer's own business; never while paper lies in the dark.
   const mayHang = run.step === undefined && (roomOf(run.room) !== "blackout" || !paperIsOut(run));
   const hang = () => {
-    if (mayHang && !run.lampOn && run.state === "EXPOSING" && !busy) {
+    if (mayHang && !run.lampOn && run.state === "EXPOSING" && !isAsking()) {
       end.mutate({ hang: true }, { onSuccess: () => leave(run.lookedAtStation, true) });
     }
   };
@@ -85,24 +86,27 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
       happened.mutate(next.kind);
     } else if (next.do === "hang") hang();
   };
+  /** From a sheet that is done already, as when another window ended it. */
+  const back = () => leave(run.state === "HUNG" ? run.lookedAtStation : run.station, false);
   /** One press, the next thing; slips, presses in the first light and presses while something is under way do nothing. */
   const press = () => {
     const now = performance.now();
     const slip = now - lastPress.current < SLIP_MS / run.clockSpeed;
     const firstLight = run.lampOn && now - litAt.current < FIRST_LIGHT_MS / run.clockSpeed;
     lastPress.current = now;
-    if (slip || firstLight || busy) return;
+    if (slip || firstLight || isAsking()) return;
     setGivingUp(false);
+    if (run.state !== "EXPOSING") return back();
     doNext(nextOf(run));
   };
   const stop = () => {
-    if (run.lampOn && !busy) lamp.mutate({ on: false });
+    if (run.lampOn && !isAsking()) lamp.mutate({ on: false });
   };
-  const giveUp = () =>
-    end.mutate(
-      { hang: false, reason: run.powerLost ? "power lost while the lamp was on" : "given up under the lamp" },
-      { onSuccess: () => leave(run.station, false) },
-    );
+  const giveUp = () => {
+    if (isAsking()) return;
+    const reason = run.powerLost ? "power lost while the lamp was on" : "given up under the lamp";
+    end.mutate({ hang: false, reason }, { onSuccess: () => leave(run.station, false) });
+  };
   useEffect(() => {
     if (lamp.error ?? end.error ?? happened.error) sound("mistake");
   }, [lamp.error, end.error, happened.error]);
@@ -121,6 +125,7 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
       x: stop,
       h: hang,
       Backspace: () => {
+        if (run.state !== "EXPOSING") return;
         if (givingUp) return giveUp();
         speak([SAID.giveUpPressAgain]);
         setGivingUp(true);
@@ -144,7 +149,11 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
         />
         <RunPicture run={run} elapsed={elapsed} />
         <div className="run-keys">
-          {givingUp ? (
+          {run.state !== "EXPOSING" ? (
+            <button type="button" onClick={back}>
+              Back to the slate <kbd>Space</kbd>
+            </button>
+          ) : givingUp ? (
             <div role="alertdialog" aria-label="Give this sheet up?">
               <p className="run-now">Give this sheet up?</p>
               <p>What it got stays on record. Put it in the bin or the box for tests.</p>

@@ -1,3 +1,4 @@
+import { useCallback } from "react";
 import { type UseMutationResult, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import {
   type Problem,
@@ -20,12 +21,19 @@ export function useRun(sheetId: string) {
   });
 }
 
+/** Whether something is being asked for this sheet, at this very moment: a second press before the page is drawn again is none. */
+export function useIsAsking(sheetId: string): () => boolean {
+  const client = useQueryClient();
+  return useCallback(() => client.isMutating({ mutationKey: ["run", sheetId] }) > 0, [client, sheetId]);
+}
+
 function useRunChange<A>(
   sheetId: string,
   change: (argument: A) => Promise<RunView>,
 ): UseMutationResult<RunView, Problem, A> {
   const client = useQueryClient();
   return useMutation<RunView, Problem, A>({
+    mutationKey: ["run", sheetId],
     mutationFn: (argument) =>
       change(argument).catch((error: unknown) => {
         throw toProblem(error);
@@ -58,6 +66,7 @@ export function useEndRun(
 ): UseMutationResult<SlateView, Problem, { hang: true } | { hang: false; reason: string }> {
   const client = useQueryClient();
   return useMutation<SlateView, Problem, { hang: true } | { hang: false; reason: string }>({
+    mutationKey: ["run", sheetId],
     mutationFn: (end) =>
       unwrap(
         end.hang

@@ -11,6 +11,7 @@ import {
 import { quietly } from "../../shared/api/slate";
 import { Choice } from "../../shared/ui/Choice";
 import { type Commit, QuantityField } from "../../shared/ui/QuantityField";
+import { NameField } from "../../shared/ui/NameField";
 import { TextField } from "../../shared/ui/TextField";
 import { number, percent, seconds, signedStops, stopWord } from "../../shared/units/format";
 
@@ -105,7 +106,7 @@ function AreaFields(props: AreaListProps & { area: AreaView; at: number }) {
   const at = (field: string) => props.problem?.at(`/local/areas/${String(props.at)}/${field}`);
   return (
     <div className="area-fields">
-      <NameField area={area} error={at("name")} onCommit={(name) => quietly(change({ name }))} />
+      <NameField name={area.name} error={at("name")} onCommit={(name) => quietly(change({ name }))} />
       <div className="field-row">
         <QuantityField
           label="Change"
@@ -204,21 +205,4 @@ function BurnLight(props: {
 
 function twelfth(stops: number): number {
   return Math.round(stops * 12) / 12;
-}
-
-function NameField(props: { area: AreaView; error: string | undefined; onCommit: (name: string) => void }) {
-  const [name, setName] = useState(props.area.name);
-  const commit = () => {
-    if (name.trim() !== props.area.name) props.onCommit(name);
-  };
-  return (
-    <TextField
-      label="Name"
-      value={name}
-      longest={40}
-      error={props.error}
-      onChange={setName}
-      onLeave={commit}
-    />
-  );
 }

@@ -2,6 +2,8 @@ import type { ReactNode } from "react";
 import type { SlateContext } from "../../app/SlateFrame";
 import { ExposeVerdict } from "../../shared/expose/ExposeVerdict";
 import { useStandingPicture } from "../../shared/preview/draft";
+import { ToneList } from "../../shared/tones/ToneList";
+import { TonePins } from "../../shared/tones/TonePins";
 import { Choice, Ways } from "../../shared/ui/Choice";
 import { Print } from "../../shared/ui/Print";
 import { QuantityField } from "../../shared/ui/QuantityField";
@@ -22,6 +24,7 @@ export function PlanStrip({ slate, edit, switcher }: SlateContext & { switcher: 
         <h1 className="visually-hidden">Test: plan a strip</h1>
         <Print source={picture} alt="Preview of the picture" aspect={imageWidthMm / imageHeightMm}>
           <StripOverlay slate={slate} onMove={(place) => edit.mutate({ test: { place } })} />
+          <TonePins slate={slate} edit={edit} />
         </Print>
         <p className="stage-note">{slate.previewBasis.text}</p>
       </main>
@@ -34,6 +37,7 @@ export function PlanStrip({ slate, edit, switcher }: SlateContext & { switcher: 
           </p>
         ))}
         <Patches slate={slate} />
+        <ToneList slate={slate} edit={edit} />
         <ExposeVerdict
           slate={slate}
           kind={test.plan.kind}

@@ -72,7 +72,7 @@ export function ReadStrip(props: SlateContext & { strip: SheetView; switcher: Re
         <Doubt sheet={strip} />
         <p className="lead">Judge it as it comes, wet in the tray under white light.</p>
         {slate.naming.intent && <p className="intent-line">“{slate.naming.intent}”</p>}
-        <PatchTable strip={strip} kinds={kinds} marked={marked} />
+        <PatchTable slate={slate} strip={strip} kinds={kinds} marked={marked} />
         <div className="marks">
           {kinds.map((kind) => (
             <Mark
@@ -227,8 +227,17 @@ function Answered(props: {
   );
 }
 
-function PatchTable(props: { strip: SheetView; kinds: readonly MarkKind[]; marked: Marked }) {
-  const { strip } = props;
+function PatchTable(props: {
+  slate: SlateView;
+  strip: SheetView;
+  kinds: readonly MarkKind[];
+  marked: Marked;
+}) {
+  const { strip, slate } = props;
+  const named = (number: number) =>
+    slate.tones
+      .filter((t) => t.onSheets.some((s) => s.sheetId === strip.id && s.patch === number))
+      .map((t) => t.name);
   const says = (number: number) => marksOf(props.kinds, props.marked, number - 1);
   return (
     <table className={rowsClass(strip.patches.length)}>
@@ -246,7 +255,7 @@ function PatchTable(props: { strip: SheetView; kinds: readonly MarkKind[]; marke
             <td>{p.number}</td>
             <td>{seconds(p.givenSeconds)} s</td>
             <td>{Math.abs(p.stopsFromMiddle) < 1 / 24 ? "middle" : stopsWithUnit(p.stopsFromMiddle)}</td>
-            <td>{says(p.number)}</td>
+            <td>{[says(p.number), ...named(p.number)].filter((w) => w).join(", ")}</td>
           </tr>
         ))}
       </tbody>

@@ -21,8 +21,10 @@ import keyslate.server.sheet.Differences;
 import keyslate.server.sheet.SheetViews;
 import keyslate.server.slate.SlateViews;
 import keyslate.server.test.TestViews;
+import keyslate.server.tone.ToneViews;
 import keyslate.store.json.StoredShape;
 import keyslate.store.json.StoredTest;
+import keyslate.store.json.StoredTone;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.customizers.OperationCustomizer;
@@ -51,7 +53,9 @@ class ApiDescription {
             StartingTime.class,
             StoredShape.class,
             StoredTest.class,
-            TestViews.class);
+            StoredTone.class,
+            TestViews.class,
+            ToneViews.class);
 
     /** What a calculation tells. */
     @Bean

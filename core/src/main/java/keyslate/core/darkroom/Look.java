@@ -72,4 +72,9 @@ public final class Look {
         }
         return sum / (samples.length / planes);
     }
+
+    /** The density of one pixel as the eye takes it: the grey, or of three planes the green one. */
+    public double visualDensity(int pixel) {
+        return ToneEncoding.density(samples[pixel * planes + planes / 2]);
+    }
 }

@@ -18,6 +18,11 @@ public sealed interface Negative {
         public Mono reducedTo(int longSide) {
             return new Mono(density.reducedTo(longSide));
         }
+
+        @Override
+        public Mono through(double[] wedge) {
+            return new Mono(density.firstThrough(wedge));
+        }
     }
 
     /** A colour negative. */
@@ -37,6 +42,14 @@ public sealed interface Negative {
         public Colour reducedTo(int longSide) {
             return new Colour(density.reducedTo(longSide));
         }
+
+        @Override
+        public Colour through(double[] wedge) {
+            return new Colour(new ColourRaster(
+                    density.red().firstThrough(wedge),
+                    density.green().firstThrough(wedge),
+                    density.blue().firstThrough(wedge)));
+        }
     }
 
     /** The plane that tells light from dark. */
@@ -47,6 +60,9 @@ public sealed interface Negative {
 
     /** See {@link Raster#reducedTo}. */
     Negative reducedTo(int longSide);
+
+    /** Its first place alone, under a neutral step wedge of these densities: one pixel for each step. */
+    Negative through(double[] wedge);
 
     default int width() {
         return firstPlane().width();

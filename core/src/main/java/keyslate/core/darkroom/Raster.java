@@ -93,6 +93,15 @@ public final class Raster {
         return new Raster(w, h, out);
     }
 
+    /** A row of the first sample with each of these added. */
+    Raster firstThrough(double[] added) {
+        float[] out = new float[added.length];
+        for (int i = 0; i < out.length; i++) {
+            out[i] = (float) (samples[0] + added[i]);
+        }
+        return new Raster(out.length, 1, out);
+    }
+
     private static int clamp(int value, int high) {
         return Math.max(0, Math.min(high, value));
     }

@@ -65,6 +65,7 @@ class ColourAdviser implements Adviser {
         List<String> rests = new ArrayList<>();
         rests.add("Right density at " + Show.seconds(read.time().inSeconds()) + ", your mark, ± "
                 + Show.stopsApart(read.uncertainty()) + ".");
+        rests.addAll(Readings.tones(strip));
         if (!carried.equals(read.time())) {
             rests.add("Carried to the size and opening that stand now: " + Show.seconds(carried.inSeconds()) + ".");
         }

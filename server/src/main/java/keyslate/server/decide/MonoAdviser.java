@@ -60,6 +60,7 @@ class MonoAdviser implements Adviser {
         List<String> rests = new ArrayList<>();
         rests.add("Whites hold at " + Show.seconds(reading.whites().inSeconds()) + ", your mark, ± "
                 + Show.stopsApart(reading.uncertainty()) + ".");
+        rests.addAll(Readings.tones(strip));
         if (Math.abs(carried.stopsFrom(reading.whites()).inStops()) > 0.01) {
             rests.add("Carried to the size and opening that stand now: " + Show.seconds(carried.inSeconds()) + ".");
         }

@@ -8,6 +8,7 @@ import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.server.Show;
 import keyslate.server.decide.DecisionViews.CheckView;
+import keyslate.server.tone.Tones;
 import keyslate.server.web.FieldErrors;
 import org.jspecify.annotations.Nullable;
 
@@ -43,6 +44,14 @@ final class Readings {
                 pointer,
                 0.0,
                 () -> Check.within("change", stops == null ? 0 : stops, -MOST_STOPS, MOST_STOPS, "stops"));
+    }
+
+    /** Where on the strip the tones lie that the printer named. */
+    static List<String> tones(Hung strip) {
+        return strip.now().recipe().naming().tones().stream()
+                .flatMap(tone -> Tones.patch(tone, strip.sheet()).stream()
+                        .mapToObj(patch -> "“" + tone.name() + "” lies in patch " + patch + "."))
+                .toList();
     }
 
     static CheckView check(CheckStrip strip) {

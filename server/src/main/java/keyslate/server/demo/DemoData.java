@@ -35,6 +35,7 @@ import keyslate.store.Database;
 import keyslate.store.bench.StoresRepository;
 import keyslate.store.json.StoredShape;
 import keyslate.store.json.StoredShape.StoredPoint;
+import keyslate.store.json.StoredTone;
 import keyslate.store.negative.Frame;
 import keyslate.store.negative.Picture;
 import keyslate.store.negative.PictureRepository;
@@ -166,7 +167,7 @@ class DemoData implements SmartLifecycle {
     }
 
     private void fog(String slateId) {
-        slates.edit(slateId, RecipeChange.of(version(slateId), new NamingChange(null, null, null, false)));
+        slates.edit(slateId, RecipeChange.of(version(slateId), new NamingChange(null, null, null, false, null)));
         expose(slateId, STRIP);
     }
 
@@ -188,6 +189,11 @@ class DemoData implements SmartLifecycle {
 
     private void kiln(String slateId) {
         slates.edit(slateId, RecipeChange.of(version(slateId), SetupChange.aperture(16)));
+        List<StoredTone> tones = List.of(
+                new StoredTone("Brick", 0.42, 0.6, "MIDDLE", null),
+                new StoredTone("Cloud", 0.25, 0.2, "WHITE_HOLDS", null),
+                new StoredTone("Door", 0.556, 0.76, "TRUE_BLACK", null));
+        slates.edit(slateId, RecipeChange.of(version(slateId), new NamingChange(null, null, null, null, tones)));
         read(expose(slateId, STRIP), 2, 1.5);
         judge(expose(slateId, PRINT), 0, 0.5, "Brick right. Sky bare, door blocked.");
         areas(

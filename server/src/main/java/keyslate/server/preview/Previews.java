@@ -14,6 +14,8 @@ import keyslate.core.darkroom.SheetLight;
 import keyslate.core.quantity.QuantityException;
 import keyslate.core.script.ExposureStep;
 import keyslate.core.script.Part;
+import keyslate.core.tone.NamedTone;
+import keyslate.core.tone.ToneInPrint;
 import keyslate.server.local.PrintKind;
 import keyslate.server.rig.Rig;
 import keyslate.server.sheet.SheetAssembler.OnCord;
@@ -79,6 +81,16 @@ public class Previews {
         Negative part = negative.cropped(crop.left(), crop.top(), crop.width(), crop.height())
                 .reducedTo(side);
         return rig.medium().core().model().look(part, rig.view(crop), light(rig, withLocalWork), basis.offsets());
+    }
+
+    /**
+     * A named tone in the print of a rig, local work included.
+     *
+     * @param negative the whole frame
+     */
+    public ToneInPrint tone(Rig rig, Negative negative, Basis basis, NamedTone tone) {
+        return ToneInPrint.of(
+                tone, rig.medium().core().model(), negative, rig.frameAspect(), light(rig, true), basis.offsets());
     }
 
     private static SheetLight light(Rig rig, boolean withLocalWork) {

@@ -2,6 +2,7 @@ package keyslate.server.recipe;
 
 import java.util.List;
 import keyslate.server.local.LocalViews.AreaView;
+import keyslate.store.json.StoredTone;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -16,12 +17,13 @@ public record RecipeChange(
         @Nullable BaseChange base,
         @Nullable TestChange test,
         @Nullable LocalEdit local) {
-    /** What the print is to be. */
+    /** What the print is to be; tones as a whole list. */
     public record NamingChange(
             @Nullable String title,
             @Nullable String intent,
             @Nullable Boolean whiteWanted,
-            @Nullable Boolean blackWanted) {}
+            @Nullable Boolean blackWanted,
+            @Nullable List<StoredTone> tones) {}
 
     /** What stands on enlarger and easel; the time follows opening and size. */
     public record SetupChange(

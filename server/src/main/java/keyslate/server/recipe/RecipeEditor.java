@@ -19,7 +19,6 @@ import keyslate.store.slate.Recipe.Base;
 import keyslate.store.slate.Recipe.Local;
 import keyslate.store.slate.Recipe.Naming;
 import keyslate.store.slate.Recipe.Setup;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /**
@@ -44,7 +43,7 @@ public class RecipeEditor {
     public Optional<Recipe> edit(Recipe now, Frame frame, RecipeChange change) {
         Edit edit = new Edit();
         Rig before = rigs.of(now, frame);
-        Naming naming = naming(edit, now.naming(), change.naming());
+        Naming naming = NamingEdit.of(edit, now.naming(), change.naming());
         Setup setup = setups.of(edit, now.setup(), change.setup());
         refuseIfWrong(edit, before, change);
         Rig moved = rigs.of(follow(now, edit, naming, setup, now.base(), now.test(), now.local()), frame);
@@ -80,21 +79,6 @@ public class RecipeEditor {
         StartingTime.Proposal start = startingTime.propose(moved, frameId);
         edit.say("time " + Show.seconds(start.seconds()) + " carried over");
         return start.toBase(moved);
-    }
-
-    private static Naming naming(Edit edit, Naming now, RecipeChange.@Nullable NamingChange change) {
-        if (change == null) {
-            return now;
-        }
-        boolean white = Edit.or(change.whiteWanted(), now.whiteWanted());
-        boolean black = Edit.or(change.blackWanted(), now.blackWanted());
-        edit.sayIf(white != now.whiteWanted(), white ? "a true white is wanted" : "no true white is wanted");
-        edit.sayIf(black != now.blackWanted(), black ? "a true black is wanted" : "no true black is wanted");
-        return new Naming(
-                edit.text("/naming/title", change.title(), now.title(), 1, 80, "title"),
-                edit.text("/naming/intent", change.intent(), now.intent(), 0, 400, "intent"),
-                white,
-                black);
     }
 
     /**

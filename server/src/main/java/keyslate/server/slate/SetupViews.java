@@ -13,6 +13,7 @@ import keyslate.server.sheet.SheetViews.RectView;
 import keyslate.server.slate.SlateViews.BaseView;
 import keyslate.server.slate.SlateViews.NamingView;
 import keyslate.server.slate.SlateViews.SetupView;
+import keyslate.store.json.StoredTone;
 import keyslate.store.slate.Recipe;
 import org.jspecify.annotations.Nullable;
 
@@ -25,7 +26,12 @@ final class SetupViews {
     private SetupViews() {}
 
     static NamingView naming(Recipe.Naming n) {
-        return new NamingView(n.title(), n.intent(), n.whiteWanted(), n.blackWanted());
+        return new NamingView(
+                n.title(),
+                n.intent(),
+                n.whiteWanted(),
+                n.blackWanted(),
+                n.tones().stream().map(StoredTone::of).toList());
     }
 
     static BaseView base(Rig rig) {

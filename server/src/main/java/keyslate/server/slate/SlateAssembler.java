@@ -28,6 +28,8 @@ import keyslate.server.slate.SlateViews.SlateCard;
 import keyslate.server.slate.SlateViews.SlateView;
 import keyslate.server.slate.SlateViews.StandingView;
 import keyslate.server.test.StripKind;
+import keyslate.server.test.TestViews.TestView;
+import keyslate.server.tone.Tones;
 import keyslate.store.negative.Frame;
 import keyslate.store.negative.RollRepository;
 import keyslate.store.slate.Recipe;
@@ -50,6 +52,7 @@ public class SlateAssembler {
     private final RollService frames;
     private final StartingTime startingTime;
     private final Previews previews;
+    private final Tones tones;
     private final Media media;
     /** The small negatives of the frame that this thread is assembling for: decoded before the transaction began. */
     private final ThreadLocal<Map<String, Optional<Negative>>> decoded = new ThreadLocal<>();
@@ -66,6 +69,7 @@ public class SlateAssembler {
             RollService frames,
             StartingTime startingTime,
             Previews previews,
+            Tones tones,
             Media media) {
         this.recipes = recipes;
         this.rolls = rolls;
@@ -78,6 +82,7 @@ public class SlateAssembler {
         this.frames = frames;
         this.startingTime = startingTime;
         this.previews = previews;
+        this.tones = tones;
         this.media = media;
     }
 
@@ -125,14 +130,16 @@ public class SlateAssembler {
     private StandingView standing(Slate slate, Frame frame, Rig rig, List<OnCord> cord) {
         Recipe recipe = rig.recipe();
         Previews.Basis basis = previews.basis(rig, cord);
+        TestView test = strips.view(rig, small(rig));
         return new StandingView(
                 slate.version(),
                 recipe.id(),
                 MediumView.of(rig.medium(), rig.recipe().naming().blackWanted()),
                 SetupViews.naming(recipe.naming()),
+                tones.view(rig, small(rig), basis, test, cord),
                 SetupViews.setup(rig, startingTime.propose(rig, frame.id())),
                 SetupViews.base(rig),
-                strips.view(rig, small(rig)),
+                test,
                 prints.view(rig),
                 cord.isEmpty()
                         ? List.of()

@@ -113,7 +113,7 @@ public class SlateService {
         errors.throwIfAny();
         String slateId = Ids.fresh();
         String now = Clocks.now(clock);
-        Recipe first = firstRecipe(slateId, frame, new Recipe.Naming(title, intent, true, true), now);
+        Recipe first = firstRecipe(slateId, frame, Recipe.Naming.of(title, intent), now);
         Slate slate = new Slate(slateId, frame.id(), now, 1, first.id(), null, null, now);
         return assembler.with(
                 frame,

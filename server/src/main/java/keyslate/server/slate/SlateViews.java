@@ -11,6 +11,8 @@ import keyslate.server.sheet.SheetViews.NextStepView;
 import keyslate.server.sheet.SheetViews.RectView;
 import keyslate.server.sheet.SheetViews.SheetView;
 import keyslate.server.test.TestViews.TestView;
+import keyslate.server.tone.ToneViews.ToneView;
+import keyslate.store.json.StoredTone;
 import org.jspecify.annotations.Nullable;
 
 /** What the page sees of a slate. Units stand in the names; a null is left out of the JSON. */
@@ -30,6 +32,7 @@ public final class SlateViews {
             String recipeId,
             MediumView medium,
             NamingView naming,
+            List<ToneView> tones,
             SetupView setup,
             BaseView base,
             TestView test,
@@ -67,7 +70,8 @@ public final class SlateViews {
     }
 
     /** What the print is to be. */
-    public record NamingView(String title, String intent, boolean whiteWanted, boolean blackWanted) {}
+    public record NamingView(
+            String title, String intent, boolean whiteWanted, boolean blackWanted, List<StoredTone> tones) {}
 
     /** The base exposure: light, received seconds, what the timer is set to for it, and where it comes from. */
     public record BaseView(LightView light, double seconds, double setSeconds, String source, String because) {}

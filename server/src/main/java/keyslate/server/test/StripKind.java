@@ -164,6 +164,11 @@ public class StripKind implements SheetKind {
         if (geometry.hasPoorPatch(area)) {
             notes.add("One patch holds no light and dark tone together. Move the strip, or turn it.");
         }
+        rig.recipe().naming().tones().stream()
+                .limit(1)
+                .filter(t -> rig.crop().holds(t.x(), t.y()))
+                .filter(t -> !rig.crop().within(area).holds(t.x(), t.y()))
+                .forEach(t -> notes.add("The strip misses “" + t.name() + "”: move it there, or read it elsewhere."));
         double lag = rig.enlarger().lagSeconds();
         if (lag > 0) {
             String how = "default".equals(rig.enlarger().lagSource())

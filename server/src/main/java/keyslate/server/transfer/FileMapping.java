@@ -35,6 +35,7 @@ import keyslate.store.json.Stood;
 import keyslate.store.json.StoredPhase;
 import keyslate.store.json.StoredShape;
 import keyslate.store.json.StoredTest;
+import keyslate.store.json.StoredTone;
 import keyslate.store.negative.Frame;
 import keyslate.store.negative.Roll;
 import keyslate.store.slate.Decision;
@@ -163,6 +164,7 @@ final class FileMapping {
                 r.naming().intent(),
                 r.naming().whiteWanted(),
                 r.naming().blackWanted(),
+                r.naming().tones().stream().map(StoredTone::of).toList(),
                 r.setup().enlargerId(),
                 r.setup().lensId(),
                 r.setup().apertureMark(),
@@ -200,7 +202,14 @@ final class FileMapping {
                 r.previousId(),
                 r.madeAt(),
                 r.edit(),
-                new Recipe.Naming(r.title(), r.intent(), r.whiteWanted(), r.blackWanted()),
+                new Recipe.Naming(
+                        r.title(),
+                        r.intent(),
+                        r.whiteWanted(),
+                        r.blackWanted(),
+                        Optional.ofNullable(r.tones()).orElse(List.of()).stream()
+                                .map(StoredTone::toCore)
+                                .toList()),
                 new Recipe.Setup(
                         r.enlargerId(),
                         r.lensId(),

@@ -5,6 +5,7 @@ import keyslate.store.json.Seen;
 import keyslate.store.json.StoredPhase;
 import keyslate.store.json.StoredShape;
 import keyslate.store.json.StoredTest;
+import keyslate.store.json.StoredTone;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -96,6 +97,7 @@ public record SlateFile(
             String intent,
             boolean whiteWanted,
             boolean blackWanted,
+            @Nullable List<StoredTone> tones,
             String enlargerId,
             String lensId,
             double apertureMark,

@@ -7,7 +7,9 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Keyboard;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Request;
 import com.microsoft.playwright.options.AriaRole;
+import java.net.URI;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -188,7 +190,11 @@ class ColourIT extends JourneyTest {
         page.waitForURL("**/runs/**");
         assertThat(printer().runWords()).containsText("exposure 1 of 2");
         Keyboard keys = page.keyboard();
-        keys.press(" ");
+        // The lamp is asked by its own port, which no picture shares.
+        Request lamp = page.waitForRequest("**/lamp", () -> keys.press(" "));
+        assertThat(URI.create(lamp.url()).getPort())
+                .isNotEqualTo(URI.create(page.url()).getPort());
+        assertThat(lamp.response().status()).isEqualTo(200);
         assertThat(printer().runWords()).containsText("Paper into its box");
         assertBlack(page.screenshot());
         keys.press(" ");
@@ -206,7 +212,8 @@ class ColourIT extends JourneyTest {
         assertThat(printer().button("Drum closed")).isVisible();
         assertBlack(page.screenshot());
         keys.press(" ");
-        keys.press("h");
+        assertThat(printer().button("Hang it")).isVisible();
+        keys.press(" ");
         page.waitForURL("**/judge?**");
     }
 

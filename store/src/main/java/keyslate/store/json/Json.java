@@ -11,6 +11,8 @@ public final class Json {
     private static final TypeReference<List<String>> WORDS = new TypeReference<>() {};
     private static final TypeReference<List<Double>> NUMBERS = new TypeReference<>() {};
 
+    private static final TypeReference<List<StoredTone>> TONES = new TypeReference<>() {};
+
     private Json() {}
 
     /** What a record of this package, or a list of them, is written as. */
@@ -24,6 +26,10 @@ public final class Json {
 
     public static List<StoredPhase> phases(String json) {
         return MAPPER.readValue(json, PHASES);
+    }
+
+    public static List<StoredTone> tones(String json) {
+        return MAPPER.readValue(json, TONES);
     }
 
     public static List<String> words(String json) {

@@ -8,6 +8,7 @@ import keyslate.core.local.LocalChange;
 import keyslate.core.script.BaseExposure;
 import keyslate.core.script.LocalWork;
 import keyslate.core.script.TestPlan;
+import keyslate.core.tone.NamedTone;
 
 /**
  * All that is set for the next sheet, section by section. Never changed: an edit makes a new recipe that follows it, which
@@ -32,8 +33,20 @@ public record Recipe(
      *
      * @param title 1 to 80 characters; {@code intent} up to 400
      * @param whiteWanted whether a true white must be in it; {@code blackWanted} a true black
+     * @param tones that matter, the first one most; up to {@value #MOST_TONES}
      */
-    public record Naming(String title, String intent, boolean whiteWanted, boolean blackWanted) {}
+    public record Naming(String title, String intent, boolean whiteWanted, boolean blackWanted, List<NamedTone> tones) {
+        public static final int MOST_TONES = 8;
+
+        public Naming {
+            tones = List.copyOf(tones);
+        }
+
+        /** Nothing marked in the picture yet. */
+        public static Naming of(String title, String intent) {
+            return new Naming(title, intent, true, true, List.of());
+        }
+    }
 
     /**
      * What stands on the enlarger and the easel.

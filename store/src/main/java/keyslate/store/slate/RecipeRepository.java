@@ -16,13 +16,14 @@ import keyslate.store.Database;
 import keyslate.store.json.Json;
 import keyslate.store.json.StoredShape;
 import keyslate.store.json.StoredTest;
+import keyslate.store.json.StoredTone;
 import keyslate.store.slate.Recipe.Area;
 
 /** Recipes: three queries, however many are read. */
 public final class RecipeRepository {
     private static final String RECIPE = "SELECT id, slate_id, previous_id, made_at, edit, title, intent, white_wanted,"
             + " black_wanted, enlarger_id, lens_id, aperture_mark, paper_id, sheet_width_mm, sheet_height_mm,"
-            + " border_mm, fit, crop_place, base_source, base_because, local_way, test FROM recipe WHERE ";
+            + " border_mm, fit, crop_place, base_source, base_because, local_way, test, tones FROM recipe WHERE ";
     private static final String BASE = "SELECT recipe_id, light, seconds FROM base_part WHERE recipe_id IN (SELECT id"
             + " FROM recipe WHERE %s) ORDER BY recipe_id, place";
     private static final String AREA = "SELECT recipe_id, area_key, name, shape, soft_edge, change_stops, light, tool"
@@ -96,7 +97,10 @@ public final class RecipeRepository {
                         row.getString("title"),
                         row.getString("intent"),
                         row.getBoolean("white_wanted"),
-                        row.getBoolean("black_wanted")),
+                        row.getBoolean("black_wanted"),
+                        Json.tones(row.getString("tones")).stream()
+                                .map(StoredTone::toCore)
+                                .toList()),
                 new Recipe.Setup(
                         row.getString("enlarger_id"),
                         row.getString("lens_id"),
@@ -114,12 +118,13 @@ public final class RecipeRepository {
 
     public void add(Recipe recipe) {
         database.sql()
-                .sql("INSERT INTO recipe (id, slate_id, previous_id, made_at, edit, title, intent, white_wanted,"
-                        + " black_wanted, enlarger_id, lens_id, aperture_mark, paper_id, sheet_width_mm,"
-                        + " sheet_height_mm, border_mm, fit, crop_place, base_source, base_because, local_way, test)"
-                        + " VALUES (:id, :slateId, :previousId, :madeAt, :edit, :title, :intent, :whiteWanted,"
-                        + " :blackWanted, :enlargerId, :lensId, :apertureMark, :paperId, :sheetWidthMm,"
-                        + " :sheetHeightMm, :borderMm, :fit, :cropPlace, :baseSource, :baseBecause, :localWay, :test)")
+                .sql(
+                        "INSERT INTO recipe (id, slate_id, previous_id, made_at, edit, title, intent, white_wanted,"
+                                + " black_wanted, enlarger_id, lens_id, aperture_mark, paper_id, sheet_width_mm,"
+                                + " sheet_height_mm, border_mm, fit, crop_place, base_source, base_because, local_way, test, tones)"
+                                + " VALUES (:id, :slateId, :previousId, :madeAt, :edit, :title, :intent, :whiteWanted,"
+                                + " :blackWanted, :enlargerId, :lensId, :apertureMark, :paperId, :sheetWidthMm,"
+                                + " :sheetHeightMm, :borderMm, :fit, :cropPlace, :baseSource, :baseBecause, :localWay, :test, :tones)")
                 .param("id", recipe.id())
                 .param("slateId", recipe.slateId())
                 .param("previousId", recipe.previousId())
@@ -142,6 +147,11 @@ public final class RecipeRepository {
                 .param("baseBecause", recipe.base().because())
                 .param("localWay", recipe.local().way().name())
                 .param("test", Json.write(StoredTest.of(recipe.test())))
+                .param(
+                        "tones",
+                        Json.write(recipe.naming().tones().stream()
+                                .map(StoredTone::of)
+                                .toList()))
                 .update();
         int place = 1;
         for (BaseExposure.Part part : recipe.base().exposure().parts()) {

@@ -16,3 +16,6 @@ DROP TABLE event;
 ALTER TABLE event_2 RENAME TO event;
 CREATE TRIGGER event_stays BEFORE UPDATE ON event BEGIN SELECT RAISE(ABORT, 'what happened is never changed'); END;
 CREATE TRIGGER event_kept BEFORE DELETE ON event BEGIN SELECT RAISE(ABORT, 'what happened is never deleted'); END;
+
+-- Tones that have a name, of the whole frame: keyslate.store.json.StoredTone, a list.
+ALTER TABLE recipe ADD COLUMN tones TEXT NOT NULL DEFAULT '[]' CHECK (json_valid(tones));
