@@ -30,8 +30,8 @@ export function PrintPage() {
         <h2>Print</h2>
         {slate.local.script.length > 0 && <ScriptDials script={slate.local.script} />}
         <ScriptTable script={slate.local.script} />
-        <ToneList slate={slate} edit={edit} />
         {roomOf(slate.medium.room) === "safelight" && <Preflight slate={slate} />}
+        <ToneList slate={slate} edit={edit} />
         <ExposeVerdict
           slate={slate}
           kind="PRINT"

@@ -4,6 +4,7 @@ import { Choice } from "../ui/Choice";
 import { NameField } from "../ui/NameField";
 import { QuantityField } from "../ui/QuantityField";
 import { signedStops } from "../units/format";
+import { useState } from "react";
 import { MOST_TONES, type Tone, WISHES, type Wish, changed, newTone } from "./tones";
 
 /** Under this nobody sees a difference. */
@@ -60,44 +61,53 @@ function ToneFields(props: {
   onGive: (stops: number) => void;
 }) {
   const { tone, slate } = props;
+  const [open, setOpen] = useState(false);
   const view = slate.tones[props.at];
   const wanted = view?.changeStops;
   const error = (field: string) => props.problem?.at(`/naming/tones/${String(props.at)}/${field}`);
   return (
     <div className="tone" role="group" aria-label={tone.name}>
-      <div className="field-row">
-        <NameField
-          key={tone.name}
-          name={tone.name}
-          error={error("name")}
-          onCommit={(name) => quietly(props.onChange({ name }))}
-        />
-        <Choice<Wish>
-          label="To be"
-          value={tone.wish}
-          options={WISHES}
-          onChange={(wish) => quietly(props.onChange({ wish, density: view?.wantedDensity }))}
-        />
-        {tone.wish === "OWN" && (
-          <QuantityField
-            label="Density"
-            shown={(view?.wantedDensity ?? 0).toFixed(2)}
-            error={error("density")}
-            onCommit={(c) => props.onChange({ density: c.value })}
-          />
-        )}
-      </div>
-      <p className="note">
+      <p>
+        <button type="button" className="link" aria-expanded={open} onClick={() => setOpen(!open)}>
+          {tone.name}
+        </button>{" "}
         {view?.says} {view?.patch !== undefined && `Patch ${String(view.patch)} of the next test. `}
         {wanted !== undefined && Math.abs(wanted) >= SEEN_STOPS && (
           <button type="button" className="link" onClick={() => props.onGive(wanted)}>
             Give {signedStops(wanted)}
           </button>
-        )}{" "}
-        <button type="button" className="link" onClick={props.onForget} aria-label={`Forget ${tone.name}`}>
-          Forget
-        </button>
+        )}
       </p>
+      {open && (
+        <>
+          <div className="field-row">
+            <NameField
+              key={tone.name}
+              name={tone.name}
+              error={error("name")}
+              onCommit={(name) => quietly(props.onChange({ name }))}
+            />
+            <Choice<Wish>
+              label="To be"
+              value={tone.wish}
+              options={WISHES}
+              error={error("wish")}
+              onChange={(wish) => quietly(props.onChange({ wish, density: view?.wantedDensity }))}
+            />
+            {tone.wish === "OWN" && (
+              <QuantityField
+                label="Density"
+                shown={(view?.wantedDensity ?? 0).toFixed(2)}
+                error={error("density")}
+                onCommit={(c) => props.onChange({ density: c.value })}
+              />
+            )}
+          </div>
+          <button type="button" className="link" onClick={props.onForget} aria-label={`Forget ${tone.name}`}>
+            Forget it
+          </button>
+        </>
+      )}
     </div>
   );
 }

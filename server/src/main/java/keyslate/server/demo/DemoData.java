@@ -190,8 +190,8 @@ class DemoData implements SmartLifecycle {
     private void kiln(String slateId) {
         slates.edit(slateId, RecipeChange.of(version(slateId), SetupChange.aperture(16)));
         List<StoredTone> tones = List.of(
-                new StoredTone("Brick", 0.42, 0.6, "MIDDLE", null),
-                new StoredTone("Cloud", 0.25, 0.2, "WHITE_HOLDS", null),
+                new StoredTone("Brick", 0.42, 0.6, "OWN", 0.85),
+                new StoredTone("Cloud", 0.12, 0.42, "WHITE_HOLDS", null),
                 new StoredTone("Door", 0.556, 0.76, "TRUE_BLACK", null));
         slates.edit(slateId, RecipeChange.of(version(slateId), new NamingChange(null, null, null, null, tones)));
         read(expose(slateId, STRIP), 2, 1.5);
