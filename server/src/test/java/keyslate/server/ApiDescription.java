@@ -7,6 +7,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import keyslate.core.contrast.GradeFilter;
+import keyslate.core.quantity.FilterPack;
+import keyslate.core.quantity.FilterShift;
 import keyslate.server.bench.BenchViews;
 import keyslate.server.calculation.Calculates;
 import keyslate.server.decide.DecisionViews;
@@ -22,12 +25,14 @@ import keyslate.server.sheet.SheetViews;
 import keyslate.server.slate.SlateViews;
 import keyslate.server.test.TestViews;
 import keyslate.server.tone.ToneViews;
+import keyslate.server.web.Quantities;
 import keyslate.store.json.StoredShape;
 import keyslate.store.json.StoredTest;
 import keyslate.store.json.StoredTone;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.customizers.OperationCustomizer;
+import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.aop.support.AopUtils;
 import org.springframework.boot.test.context.TestConfiguration;
 import org.springframework.context.ApplicationContext;
@@ -56,6 +61,15 @@ class ApiDescription {
             StoredTone.class,
             TestViews.class,
             ToneViews.class);
+
+    static {
+        // Quantities are numbers in requests; a filter is its name; a pack its points.
+        Quantities.numbers().forEach(type -> SpringDocUtils.getConfig().replaceWithClass(type, Double.class));
+        SpringDocUtils.getConfig().replaceWithClass(GradeFilter.class, String.class);
+        Class<?> points = classNamed("keyslate.server.calculation.CalculationViews$Points");
+        SpringDocUtils.getConfig().replaceWithClass(FilterPack.class, points);
+        SpringDocUtils.getConfig().replaceWithClass(FilterShift.class, points);
+    }
 
     /** What a calculation tells. */
     @Bean

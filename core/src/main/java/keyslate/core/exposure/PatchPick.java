@@ -25,6 +25,11 @@ public record PatchPick(int index, double weight) {
         return new PatchPick(index, position - index);
     }
 
+    /** The place it was made from. */
+    public double toPosition() {
+        return index + weight;
+    }
+
     /** EXP-19: t = t_i^(1−w) · t_(i+1)^w, linear in log exposure. Between 14 s and 21 s that is 17.1 s. */
     public ExposureTime timeOn(List<ExposureTime> totals) {
         if (totals.size() < 2) {

@@ -29,17 +29,14 @@ class ColourCalculationsController {
     private static final double USUAL_KELVIN = 3200;
 
     /** Linear scene light, 1 = a white diffuser, above 0; exposure off the normal one. */
-    record ColourNegativeRequest(Three scene, double exposureStops) {}
+    record ColourNegativeRequest(Three scene, Stops exposureStops) {}
 
     record ColourNegativeAnswer(Three printingDensities, List<String> formulas) {}
 
     @Calculates("Printing densities of a scene tone on colour negative film (COL-11)")
     @PostMapping("/colour-negative")
     ColourNegativeAnswer colourNegative(@RequestBody ColourNegativeRequest asked) {
-        Given given = new Given();
-        given.required("/scene", asked.scene());
-        Stops exposure = given.stops("/exposureStops", asked.exposureStops());
-        given.complete();
+        Stops exposure = asked.exposureStops();
         Layers density = ColourFilm.printingDensity(asked.scene().toLayers(), exposure);
         return new ColourNegativeAnswer(Three.of(density), List.of("COL-11"));
     }
@@ -64,10 +61,6 @@ class ColourCalculationsController {
     @Calculates("The pack and time that print a tone neutral (COL-22)")
     @PostMapping("/colour-balance")
     ColourBalanceAnswer colourBalance(@RequestBody ColourBalanceRequest asked) {
-        Given given = new Given();
-        given.required("/printingDensities", asked.printingDensities());
-        given.required("/filters", asked.filters());
-        given.complete();
         return ColourBalanceAnswer.of(
                 ColourBalance.of(
                         asked.printingDensities().toLayers(),
@@ -84,11 +77,11 @@ class ColourCalculationsController {
     /** A tone, printed; viewing light 2000 to 12 000 K, 5000 when it is left out. */
     record ColourPrintRequest(
             Three printingDensities,
-            Points pack,
-            double seconds,
+            FilterPack pack,
+            ExposureTime seconds,
             @Nullable Double lampKelvin,
             FilterSet filters,
-            @Nullable Double viewingKelvin) {}
+            @Nullable ViewingLight viewingKelvin) {}
 
     /** What the print looks like; the screen's values are sRGB, 0 to 1, clipped where they say so. */
     record ColourPrintAnswer(
@@ -103,15 +96,9 @@ class ColourCalculationsController {
     @Calculates("What a tone of the negative prints as (COL-12, COL-15 to COL-20)")
     @PostMapping("/colour-print")
     ColourPrintAnswer colourPrint(@RequestBody ColourPrintRequest asked) {
-        Given given = new Given();
-        given.required("/printingDensities", asked.printingDensities());
-        FilterPack pack = given.pack("/pack", asked.pack());
-        ExposureTime time = given.time("/seconds", asked.seconds());
-        given.required("/filters", asked.filters());
-        ViewingLight light = given.of(
-                "/viewingKelvin",
-                () -> asked.viewingKelvin() == null ? ViewingLight.USUAL : new ViewingLight(asked.viewingKelvin()));
-        given.complete();
+        FilterPack pack = asked.pack();
+        ExposureTime time = asked.seconds();
+        ViewingLight light = asked.viewingKelvin() == null ? ViewingLight.USUAL : asked.viewingKelvin();
         Layers x = ColourPaper.logExposure(
                 asked.printingDensities().toLayers(),
                 pack,
@@ -133,7 +120,7 @@ class ColourCalculationsController {
     }
 
     /** A print as it was measured. */
-    record MeasuredPrint(Lab lab, Points pack, double seconds) {}
+    record MeasuredPrint(Lab lab, FilterPack pack, ExposureTime seconds) {}
 
     /** The print before this one lets the correction learn; it may be left out. */
     record ColourCorrectionRequest(
@@ -145,7 +132,6 @@ class ColourCalculationsController {
         Given given = new Given();
         ColourBalance.Printed print = printed(given, "/print", asked.print());
         ColourBalance.Printed before = asked.before() == null ? null : printed(given, "/before", asked.before());
-        given.required("/filters", asked.filters());
         DyeImage wanted = given.of(
                 "/wantedVisualDensity",
                 () -> DyeImage.looking(
@@ -159,15 +145,10 @@ class ColourCalculationsController {
     }
 
     private static ColourBalance.Printed printed(Given given, String pointer, MeasuredPrint asked) {
-        if (!given.required(pointer, asked) || !given.required(pointer + "/lab", asked.lab())) {
-            return null;
-        }
         Lab lab = asked.lab();
         DyeImage look = given.of(
                 pointer + "/lab", () -> DyeImage.looking(lab.lightness(), lab.a(), lab.b(), ViewingLight.USUAL));
-        FilterPack pack = given.pack(pointer + "/pack", asked.pack());
-        ExposureTime time = given.time(pointer + "/seconds", asked.seconds());
-        return new ColourBalance.Printed(look, pack, time);
+        return new ColourBalance.Printed(look, asked.pack(), asked.seconds());
     }
 
     /** Two colours. */
@@ -188,11 +169,9 @@ class ColourCalculationsController {
     }
 
     private static Lab lab(Given given, String pointer, Lab asked) {
-        if (given.required(pointer, asked)) {
-            given.number(pointer + "/lightness", asked.lightness());
-            given.number(pointer + "/a", asked.a());
-            given.number(pointer + "/b", asked.b());
-        }
+        given.number(pointer + "/lightness", asked.lightness());
+        given.number(pointer + "/a", asked.a());
+        given.number(pointer + "/b", asked.b());
         return asked;
     }
 
@@ -209,7 +188,6 @@ class ColourCalculationsController {
     @PostMapping("/wet-print")
     WetPrintAnswer wetPrint(@RequestBody WetPrintRequest asked) {
         Given given = new Given();
-        given.required("/bandDensities", asked.bandDensities());
         WetPrint shift = given.of(
                 "/gain",
                 () -> new WetPrint(

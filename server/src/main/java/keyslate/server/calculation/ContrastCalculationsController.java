@@ -26,8 +26,8 @@ import org.springframework.web.bind.annotation.RestController;
 class ContrastCalculationsController {
     private static final double LEAST_LOG = -6;
     private static final double MOST_LOG = 6;
-    private static final double SOFTEST = -1;
-    private static final double HARDEST = 5;
+    private static final Grade SOFTEST = Grade.of(-1);
+    private static final Grade HARDEST = Grade.of(5);
 
     private final VariableContrastPaper paper;
 
@@ -36,7 +36,7 @@ class ContrastCalculationsController {
     }
 
     /** Log exposure time in the paper's own unit: about −0.3 gives net 0.6 up to grade 3½. */
-    record PaperToneRequest(double grade, double logTime) {}
+    record PaperToneRequest(Grade grade, double logTime) {}
 
     record PaperToneAnswer(
             double isoRange, double ratioLog, double netDensity, double printDensity, List<String> formulas) {}
@@ -45,7 +45,7 @@ class ContrastCalculationsController {
     @PostMapping("/paper-tone")
     PaperToneAnswer paperTone(@RequestBody PaperToneRequest asked) {
         Given given = new Given();
-        Grade grade = given.grade("/grade", asked.grade());
+        Grade grade = asked.grade();
         double log = given.within("/logTime", asked.logTime(), LEAST_LOG, MOST_LOG);
         given.complete();
         FilterLight light = paper.lightAt(grade);
@@ -59,7 +59,7 @@ class ContrastCalculationsController {
     }
 
     /** Times read off one strip made through {@code filter}. */
-    record GradeAdviceRequest(String filter, double whitesSeconds, double blacksSeconds) {}
+    record GradeAdviceRequest(GradeFilter filter, ExposureTime whitesSeconds, ExposureTime blacksSeconds) {}
 
     /** {@code reached} false: no filter reaches it, the nearest is named. */
     record GradeAdviceAnswer(
@@ -74,14 +74,12 @@ class ContrastCalculationsController {
     @Calculates("The grade that two times on one strip ask for (CON-05, CON-06)")
     @PostMapping("/grade-advice")
     GradeAdviceAnswer gradeAdvice(@RequestBody GradeAdviceRequest asked) {
-        Given given = new Given();
-        GradeFilter filter = given.filter("/filter", asked.filter());
-        ExposureTime whites = given.time("/whitesSeconds", asked.whitesSeconds());
-        ExposureTime blacks = given.time("/blacksSeconds", asked.blacksSeconds());
-        given.complete();
+        GradeFilter filter = asked.filter();
+        ExposureTime whites = asked.whitesSeconds();
+        ExposureTime blacks = asked.blacksSeconds();
         GradeAdvice.Outcome outcome = GradeAdvice.fromStrip(paper, filter, whites, blacks);
         Double exact = outcome instanceof GradeAdvice.Reached r ? r.exactGrade().onScale() : null;
-        given.noteIf(exact == null, "No filter reaches it; the nearest one is given.");
+        Given.noteIf(exact == null, "No filter reaches it; the nearest one is given.");
         return new GradeAdviceAnswer(
                 outcome.filter().label(),
                 outcome.time().inSeconds(),
@@ -93,7 +91,7 @@ class ContrastCalculationsController {
     }
 
     /** The tone of {@code heldNetDensity} (above paper white) stays where it is. */
-    record GradeChangeRequest(double seconds, double fromGrade, double toGrade, double heldNetDensity) {}
+    record GradeChangeRequest(ExposureTime seconds, Grade fromGrade, Grade toGrade, double heldNetDensity) {}
 
     /** {@code schoolSeconds}: by the two school tables. */
     record GradeChangeAnswer(
@@ -106,11 +104,9 @@ class ContrastCalculationsController {
     @Calculates("The time at another grade, a tone held (CON-05; schools CON-12)")
     @PostMapping("/grade-change")
     GradeChangeAnswer gradeChange(@RequestBody GradeChangeRequest asked) {
-        Given given = new Given();
-        ExposureTime time = given.time("/seconds", asked.seconds());
-        Grade from = given.grade("/fromGrade", asked.fromGrade());
-        Grade to = given.grade("/toGrade", asked.toGrade());
-        given.complete();
+        ExposureTime time = asked.seconds();
+        Grade from = asked.fromGrade();
+        Grade to = asked.toGrade();
         double factor = paper.pivotFactor(from, to, asked.heldNetDensity());
         return new GradeChangeAnswer(
                 time.times(factor).inSeconds(),
@@ -125,7 +121,7 @@ class ContrastCalculationsController {
      * One filter alone, or both so that every grade takes {@code slowerLog} (log10 of a factor) more time than white
      * light.
      */
-    record ColourHeadRequest(double grade, @Nullable Double slowerLog) {}
+    record ColourHeadRequest(Grade grade, @Nullable Double slowerLog) {}
 
     /** True points, 0 to 130. */
     record ColourHeadAnswer(double yellowPoints, double magentaPoints, double timeFactor, List<String> formulas) {}
@@ -133,9 +129,7 @@ class ContrastCalculationsController {
     @Calculates("A grade on a colour head (CON-13 to CON-15)")
     @PostMapping("/colour-head")
     ColourHeadAnswer colourHead(@RequestBody ColourHeadRequest asked) {
-        Given given = new Given();
-        Grade grade = given.grade("/grade", asked.grade());
-        given.complete();
+        Grade grade = asked.grade();
         ColourHead head = new ColourHead(paper);
         ColourHead.Setting set = asked.slowerLog() == null ? head.single(grade) : head.dual(grade, asked.slowerLog());
         return new ColourHeadAnswer(
@@ -165,10 +159,10 @@ class ContrastCalculationsController {
 
     /** A grade and time as a split between a soft and a hard filter, −1 and 5 when they are left out. */
     record SplitRequest(
-            double grade,
-            double seconds,
-            @Nullable Double softGrade,
-            @Nullable Double hardGrade) {}
+            Grade grade,
+            ExposureTime seconds,
+            @Nullable Grade softGrade,
+            @Nullable Grade hardGrade) {}
 
     record SplitAnswer(double softSeconds, double hardSeconds, List<String> formulas) {}
 
@@ -176,23 +170,21 @@ class ContrastCalculationsController {
     @PostMapping("/split")
     SplitAnswer split(@RequestBody SplitRequest asked) {
         Given given = new Given();
-        Grade grade = given.grade("/grade", asked.grade());
-        ExposureTime time = given.time("/seconds", asked.seconds());
+        Grade grade = asked.grade();
+        ExposureTime time = asked.seconds();
         SplitExposure split = split(given, asked.softGrade(), asked.hardGrade());
         SplitExposure.Pair pair = split.of(grade, time);
         return new SplitAnswer(pair.softSeconds(), pair.hardSeconds(), List.of("CON-09"));
     }
 
     /** Reads the two filters and refuses everything that was wrong so far. */
-    private SplitExposure split(Given given, @Nullable Double softGrade, @Nullable Double hardGrade) {
-        Grade soft = given.grade("/softGrade", softGrade == null ? SOFTEST : softGrade);
-        Grade hard = given.grade("/hardGrade", hardGrade == null ? HARDEST : hardGrade);
-        if (soft != null && hard != null) {
-            given.of("/hardGrade", () -> {
-                Check.positive("hard grade less soft grade", hard.onScale() - soft.onScale(), "");
-                return hard;
-            });
-        }
+    private SplitExposure split(Given given, @Nullable Grade softGrade, @Nullable Grade hardGrade) {
+        Grade soft = softGrade == null ? SOFTEST : softGrade;
+        Grade hard = hardGrade == null ? HARDEST : hardGrade;
+        given.of("/hardGrade", () -> {
+            Check.positive("hard grade less soft grade", hard.onScale() - soft.onScale(), "");
+            return hard;
+        });
         given.complete();
         return new SplitExposure(paper, soft, hard);
     }
@@ -201,8 +193,8 @@ class ContrastCalculationsController {
     record SplitWorthRequest(
             double softSeconds,
             double hardSeconds,
-            @Nullable Double softGrade,
-            @Nullable Double hardGrade) {}
+            @Nullable Grade softGrade,
+            @Nullable Grade hardGrade) {}
 
     record SplitWorthAnswer(double grade, double isoRange, double seconds, List<String> formulas) {}
 
@@ -218,12 +210,12 @@ class ContrastCalculationsController {
     /** Densities of two tones of the negative, and what they are to print as (paper white included). */
     record SplitSearchRequest(
             SplitExposure.School school,
-            double highlightNegative,
-            double shadowNegative,
+            Density highlightNegative,
+            Density shadowNegative,
             double highlightPrint,
             double shadowPrint,
-            @Nullable Double softGrade,
-            @Nullable Double hardGrade) {}
+            @Nullable Grade softGrade,
+            @Nullable Grade hardGrade) {}
 
     /** Errors: print density that comes out above what was wanted. */
     record SplitSearchAnswer(
@@ -233,9 +225,8 @@ class ContrastCalculationsController {
     @PostMapping("/split-search")
     SplitSearchAnswer splitSearch(@RequestBody SplitSearchRequest asked) {
         Given given = new Given();
-        given.required("/school", asked.school());
-        Density highlight = given.of("/highlightNegative", () -> Density.of(asked.highlightNegative()));
-        Density shadow = given.of("/shadowNegative", () -> Density.of(asked.shadowNegative()));
+        Density highlight = asked.highlightNegative();
+        Density shadow = asked.shadowNegative();
         SplitExposure split = split(given, asked.softGrade(), asked.hardGrade());
         SplitExposure.Found found =
                 split.find(asked.school(), highlight, shadow, asked.highlightPrint(), asked.shadowPrint());
@@ -248,16 +239,14 @@ class ContrastCalculationsController {
     }
 
     /** Densities of dye over an area of a mask. */
-    record ColourMaskRequest(double grade, double yellowDensity, double magentaDensity) {}
+    record ColourMaskRequest(Grade grade, double yellowDensity, double magentaDensity) {}
 
     record ColourMaskAnswer(double isoRange, @Nullable Double grade, double lostStops, List<String> formulas) {}
 
     @Calculates("What yellow or magenta in a mask does to the grade under it (CON-17)")
     @PostMapping("/colour-mask")
     ColourMaskAnswer colourMask(@RequestBody ColourMaskRequest asked) {
-        Given given = new Given();
-        Grade grade = given.grade("/grade", asked.grade());
-        given.complete();
+        Grade grade = asked.grade();
         ColourMask mask = ColourMask.over(paper, grade, asked.yellowDensity(), asked.magentaDensity());
         return new ColourMaskAnswer(
                 mask.isoRange(),

@@ -26,9 +26,9 @@ class ExposureCalculationsController {
 
     /** One of the other time and the change. */
     record ExposureChangeRequest(
-            double seconds,
-            @Nullable Double toSeconds,
-            @Nullable Double changeStops) {}
+            ExposureTime seconds,
+            @Nullable ExposureTime toSeconds,
+            @Nullable Stops changeStops) {}
 
     /** Positive stops = more light. */
     record ExposureChangeAnswer(
@@ -37,17 +37,12 @@ class ExposureCalculationsController {
     @Calculates("Stops between two times, or the time some stops away (EXP-01, EXP-02)")
     @PostMapping("/exposure-change")
     ExposureChangeAnswer exposureChange(@RequestBody ExposureChangeRequest asked) {
-        Given given = new Given();
-        ExposureTime from = given.time("/seconds", asked.seconds());
-        Double to = asked.toSeconds();
-        Double stops = asked.changeStops();
-        if ((to == null) == (stops == null)) {
+        ExposureTime from = asked.seconds();
+        ExposureTime to = asked.toSeconds();
+        if ((to == null) == (asked.changeStops() == null)) {
             throw RefusedException.of("/changeStops", "E_SHAPE", "Give either toSeconds or changeStops.");
         }
-        ExposureTime other = to == null ? null : given.time("/toSeconds", to);
-        Stops change = stops == null ? null : given.stops("/changeStops", stops);
-        given.complete();
-        ExposureTime end = other != null ? other : from.plus(change);
+        ExposureTime end = to != null ? to : from.plus(asked.changeStops());
         Stops between = end.stopsFrom(from);
         return new ExposureChangeAnswer(
                 from.inSeconds(), end.inSeconds(), between.inStops(), between.toFactor(), List.of("EXP-01", "EXP-02"));
@@ -74,7 +69,7 @@ class ExposureCalculationsController {
     }
 
     /** A time at one opening. */
-    record ApertureTradeRequest(double seconds, double fromFNumber, double toFNumber) {}
+    record ApertureTradeRequest(ExposureTime seconds, FNumber fromFNumber, FNumber toFNumber) {}
 
     /** Positive stops = more light from the lens. */
     record ApertureTradeAnswer(double seconds, double lightStops, List<String> formulas) {}
@@ -82,11 +77,9 @@ class ExposureCalculationsController {
     @Calculates("The time for another opening, by true f-numbers (EXP-04, EXP-06)")
     @PostMapping("/aperture-trade")
     ApertureTradeAnswer apertureTrade(@RequestBody ApertureTradeRequest asked) {
-        Given given = new Given();
-        ExposureTime time = given.time("/seconds", asked.seconds());
-        FNumber from = given.fNumber("/fromFNumber", asked.fromFNumber());
-        FNumber to = given.fNumber("/toFNumber", asked.toFNumber());
-        given.complete();
+        ExposureTime time = asked.seconds();
+        FNumber from = asked.fromFNumber();
+        FNumber to = asked.toFNumber();
         return new ApertureTradeAnswer(
                 ApertureTrade.timeAt(time, from, to).inSeconds(),
                 from.lightChangeTo(to).inStops(),
@@ -94,7 +87,7 @@ class ExposureCalculationsController {
     }
 
     /** A timer with one step from the step itself to its longest time. */
-    record TimerSettingRequest(double seconds, double stepSeconds, double longestSeconds) {}
+    record TimerSettingRequest(ExposureTime seconds, double stepSeconds, double longestSeconds) {}
 
     /** Positive error = too much light. */
     record TimerSettingAnswer(double setSeconds, double errorStops, List<String> formulas) {}
@@ -103,19 +96,19 @@ class ExposureCalculationsController {
     @PostMapping("/timer-setting")
     TimerSettingAnswer timerSetting(@RequestBody TimerSettingRequest asked) {
         Given given = new Given();
-        ExposureTime time = given.time("/seconds", asked.seconds());
+        ExposureTime time = asked.seconds();
         TimerSteps timer =
                 given.of("/stepSeconds", () -> TimerSteps.everywhere(asked.stepSeconds(), asked.longestSeconds()));
         given.complete();
         TimerSteps.Setting set = timer.nearest(time);
-        given.noteIf(
+        Given.noteIf(
                 Math.abs(set.error().inStops()) > NOTICED_STOPS,
                 "The steps of this timer leave an error that is seen: over 1/24 stop.");
         return new TimerSettingAnswer(set.time().inSeconds(), set.error().inStops(), List.of("EXP-08"));
     }
 
     /** So many equal bursts that match one single exposure. */
-    record LampLagRequest(int bursts, double burstSeconds, double singleSeconds) {}
+    record LampLagRequest(int bursts, ExposureTime burstSeconds, ExposureTime singleSeconds) {}
 
     /** Dead time of each burst. */
     record LampLagAnswer(double lagSeconds, List<String> formulas) {}
@@ -123,10 +116,8 @@ class ExposureCalculationsController {
     @Calculates("Lag of a lamp from a test (EXP-10)")
     @PostMapping("/lamp-lag")
     LampLagAnswer lampLag(@RequestBody LampLagRequest asked) {
-        Given given = new Given();
-        ExposureTime burst = given.time("/burstSeconds", asked.burstSeconds());
-        ExposureTime single = given.time("/singleSeconds", asked.singleSeconds());
-        given.complete();
+        ExposureTime burst = asked.burstSeconds();
+        ExposureTime single = asked.singleSeconds();
         return new LampLagAnswer(LampLag.fromTest(asked.bursts(), burst, single).inSeconds(), List.of("EXP-10"));
     }
 
@@ -151,10 +142,10 @@ class ExposureCalculationsController {
      * @param furthestEngraved the smallest opening of the lens, or with {@code tooLong} the widest
      */
     record WorkableTimeRequest(
-            double seconds,
+            ExposureTime seconds,
             double engraved,
             int marksPerStop,
-            double limitSeconds,
+            ExposureTime limitSeconds,
             double furthestEngraved,
             boolean tooLong) {}
 
@@ -166,8 +157,8 @@ class ExposureCalculationsController {
     @PostMapping("/workable-time")
     WorkableTimeAnswer workableTime(@RequestBody WorkableTimeRequest asked) {
         Given given = new Given();
-        ExposureTime time = given.time("/seconds", asked.seconds());
-        ExposureTime limit = given.time("/limitSeconds", asked.limitSeconds());
+        ExposureTime time = asked.seconds();
+        ExposureTime limit = asked.limitSeconds();
         ApertureMark now = given.of("/engraved", () -> ApertureMark.ofEngraved(asked.engraved(), asked.marksPerStop()));
         ApertureMark furthest = given.of(
                 "/furthestEngraved", () -> ApertureMark.ofEngraved(asked.furthestEngraved(), asked.marksPerStop()));
@@ -190,7 +181,7 @@ class ExposureCalculationsController {
      * @param fromSeconds where the loss begins
      * @param timesFactor factor of time that the light asks for, 1 = the same light
      */
-    record LongExposureRequest(double seconds, double exponent, double fromSeconds, double timesFactor) {}
+    record LongExposureRequest(ExposureTime seconds, double exponent, double fromSeconds, double timesFactor) {}
 
     /** {@code meteredSeconds}: what a meter would have said for the time given. */
     record LongExposureAnswer(double seconds, double meteredSeconds, double changeStops, List<String> formulas) {}
@@ -199,7 +190,7 @@ class ExposureCalculationsController {
     @PostMapping("/long-exposure")
     LongExposureAnswer longExposure(@RequestBody LongExposureRequest asked) {
         Given given = new Given();
-        ExposureTime time = given.time("/seconds", asked.seconds());
+        ExposureTime time = asked.seconds();
         Reciprocity paper = given.of("/exponent", () -> new Reciprocity(asked.exponent(), asked.fromSeconds()));
         given.complete();
         ExposureTime there = paper.scaled(time, asked.timesFactor());
@@ -211,7 +202,7 @@ class ExposureCalculationsController {
     }
 
     /** ISO speeds P of two papers, and how much a print darkens when it dries, 0 to 20 %. */
-    record PaperSpeedRequest(double seconds, double fromSpeed, double toSpeed, double dryDownPercent) {}
+    record PaperSpeedRequest(ExposureTime seconds, double fromSpeed, double toSpeed, double dryDownPercent) {}
 
     /** The time on the other paper, dry-down allowed for. */
     record PaperSpeedAnswer(double seconds, List<String> formulas) {}
@@ -219,9 +210,7 @@ class ExposureCalculationsController {
     @Calculates("The time on a paper of another speed, dry-down allowed for (EXP-27, EXP-28)")
     @PostMapping("/paper-speed")
     PaperSpeedAnswer paperSpeed(@RequestBody PaperSpeedRequest asked) {
-        Given given = new Given();
-        ExposureTime time = given.time("/seconds", asked.seconds());
-        given.complete();
+        ExposureTime time = asked.seconds();
         ExposureTime other = PaperSpeed.timeOn(time, asked.fromSpeed(), asked.toSpeed());
         return new PaperSpeedAnswer(
                 PaperSpeed.allowingForDryDown(other, asked.dryDownPercent()).inSeconds(), List.of("EXP-27", "EXP-28"));

@@ -24,7 +24,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/calculations")
 class FilterCalculationsController {
     /** A pack in the making, signed; {@code withoutCyan} takes all of the cyan off, as most heads want it. */
-    record NeutralRemovalRequest(Points points, boolean withoutCyan) {}
+    record NeutralRemovalRequest(FilterShift points, boolean withoutCyan) {}
 
     /** Factor of time under 1 when density was taken off. */
     record NeutralRemovalAnswer(
@@ -33,9 +33,7 @@ class FilterCalculationsController {
     @Calculates("A pack without neutral density (COL-01, COL-02)")
     @PostMapping("/neutral-removal")
     NeutralRemovalAnswer neutralRemoval(@RequestBody NeutralRemovalRequest asked) {
-        Given given = new Given();
-        FilterShift raw = given.shift("/points", asked.points());
-        given.complete();
+        FilterShift raw = asked.points();
         NeutralRemoval found = asked.withoutCyan() ? NeutralRemoval.withoutCyan(raw) : NeutralRemoval.of(raw);
         return new NeutralRemovalAnswer(
                 Points.of(found.pack()),
@@ -64,9 +62,9 @@ class FilterCalculationsController {
 
     /** A time with one pack, for another; gels are counted, 0 to 20, and 0 when they are left out. */
     record PackTimeRequest(
-            double seconds,
-            Points from,
-            Points to,
+            ExposureTime seconds,
+            FilterPack from,
+            FilterPack to,
             FilterSet filters,
             @Nullable Weighing weighing,
             @Nullable Integer gelsBefore,
@@ -77,12 +75,9 @@ class FilterCalculationsController {
     @Calculates("The time with another pack (COL-03, COL-04)")
     @PostMapping("/pack-time")
     PackTimeAnswer packTime(@RequestBody PackTimeRequest asked) {
-        Given given = new Given();
-        ExposureTime time = given.time("/seconds", asked.seconds());
-        FilterPack from = given.pack("/from", asked.from());
-        FilterPack to = given.pack("/to", asked.to());
-        given.required("/filters", asked.filters());
-        given.complete();
+        ExposureTime time = asked.seconds();
+        FilterPack from = asked.from();
+        FilterPack to = asked.to();
         double factor = asked.filters()
                 .timeFactor(from, to, Weighing.of(asked.weighing()), or(asked.gelsBefore()), or(asked.gelsAfter()));
         return new PackTimeAnswer(
@@ -102,11 +97,6 @@ class FilterCalculationsController {
     @Calculates("The change of the pack for a cast (COL-05)")
     @PostMapping("/cast-correction")
     PackChangeAnswer castCorrection(@RequestBody CastCorrectionRequest asked) {
-        Given given = new Given();
-        given.required("/cast", asked.cast());
-        given.required("/process", asked.process());
-        given.required("/way", asked.way());
-        given.complete();
         FilterShift change = CastCorrection.of(asked.cast(), asked.points(), asked.process(), asked.way());
         return new PackChangeAnswer(Points.of(change), List.of("COL-05"));
     }
@@ -117,15 +107,12 @@ class FilterCalculationsController {
     @Calculates("The change of the pack by a viewing filter (COL-06)")
     @PostMapping("/viewing-filter")
     PackChangeAnswer viewingFilter(@RequestBody ViewingFilterRequest asked) {
-        Given given = new Given();
-        given.required("/filter", asked.filter());
-        given.complete();
         FilterShift change = CastCorrection.byViewingFilter(asked.filter(), asked.strengthPoints(), asked.factor());
         return new PackChangeAnswer(Points.of(change), List.of("COL-06"));
     }
 
     /** A patch as it was judged: casts in points of a viewing filter, negative = green and blue. */
-    record JudgedPatch(Points pack, double magentaPoints, double yellowPoints) {}
+    record JudgedPatch(FilterPack pack, double magentaPoints, double yellowPoints) {}
 
     /** Factor k 0.2 to 1, as it is believed. */
     record CastEvidenceRequest(List<JudgedPatch> patches, double factor) {}
@@ -137,10 +124,10 @@ class FilterCalculationsController {
     @PostMapping("/cast-evidence")
     CastEvidenceAnswer castEvidence(@RequestBody CastEvidenceRequest asked) {
         Given given = new Given();
-        List<CastEvidence.Judged> patches = given.each("/patches", asked.patches(), (at, p) -> {
-            FilterPack pack = given.pack(at + "/pack", p.pack());
-            return pack == null ? null : new CastEvidence.Judged(pack, p.magentaPoints(), p.yellowPoints());
-        });
+        List<CastEvidence.Judged> patches = given.each(
+                "/patches",
+                asked.patches(),
+                (at, p) -> new CastEvidence.Judged(p.pack(), p.magentaPoints(), p.yellowPoints()));
         given.complete();
         CastEvidence.Estimate found = CastEvidence.weighed(patches, asked.factor());
         return new CastEvidenceAnswer(
@@ -152,12 +139,12 @@ class FilterCalculationsController {
      * lighter and darker.
      */
     record RingAroundRequest(
-            Points pack,
-            double seconds,
+            FilterPack pack,
+            ExposureTime seconds,
             double step,
             int rings,
             boolean mixtures,
-            @Nullable List<Double> densityStops,
+            @Nullable List<Stops> densityStops,
             FilterSet filters,
             @Nullable Weighing weighing) {}
 
@@ -170,10 +157,9 @@ class FilterCalculationsController {
     @PostMapping("/ring-around")
     RingAroundAnswer ringAround(@RequestBody RingAroundRequest asked) {
         Given given = new Given();
-        FilterPack pack = given.pack("/pack", asked.pack());
-        ExposureTime time = given.time("/seconds", asked.seconds());
-        given.required("/filters", asked.filters());
-        List<Stops> density = given.eachOrNone("/densityStops", asked.densityStops(), (at, s) -> Stops.of(s));
+        FilterPack pack = asked.pack();
+        ExposureTime time = asked.seconds();
+        List<Stops> density = given.eachOrNone("/densityStops", asked.densityStops(), (at, s) -> s);
         given.complete();
         List<RingPatch> patches = RingAround.plan(
                         pack,
@@ -193,8 +179,8 @@ class FilterCalculationsController {
 
     /** Magenta (rows) by yellow (columns), changes in points. */
     record PackGridRequest(
-            Points pack,
-            double seconds,
+            FilterPack pack,
+            ExposureTime seconds,
             List<Double> magentaPoints,
             List<Double> yellowPoints,
             FilterSet filters,
@@ -208,13 +194,12 @@ class FilterCalculationsController {
     @PostMapping("/pack-grid")
     PackGridAnswer packGrid(@RequestBody PackGridRequest asked) {
         Given given = new Given();
-        FilterPack pack = given.pack("/pack", asked.pack());
-        ExposureTime time = given.time("/seconds", asked.seconds());
+        FilterPack pack = asked.pack();
+        ExposureTime time = asked.seconds();
         List<FilterShift> magenta =
                 given.each("/magentaPoints", asked.magentaPoints(), (at, m) -> FilterShift.of(0, m, 0));
         List<FilterShift> yellow =
                 given.each("/yellowPoints", asked.yellowPoints(), (at, y) -> FilterShift.of(0, 0, y));
-        given.required("/filters", asked.filters());
         given.complete();
         List<List<GridCell>> rows = RingAround.grid(
                         pack,

@@ -3,29 +3,19 @@ package keyslate.server.calculation;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
-import keyslate.core.contrast.GradeFilter;
 import keyslate.core.quantity.Check;
-import keyslate.core.quantity.ExposureTime;
-import keyslate.core.quantity.FNumber;
-import keyslate.core.quantity.FilterPack;
-import keyslate.core.quantity.FilterShift;
-import keyslate.core.quantity.Grade;
-import keyslate.core.quantity.Length;
-import keyslate.core.quantity.Magnification;
-import keyslate.core.quantity.Stops;
-import keyslate.server.calculation.CalculationViews.Points;
 import keyslate.server.web.FieldErrors;
+import keyslate.server.web.Refusals;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The fields of a request as quantities. What cannot be one is collected, so that all of it is said at once by {@link
- * #complete}; until then such a field is null.
+ * What a calculation asks of its fields beyond what each is for itself, which {@link keyslate.server.web.Quantities} has
+ * read: quantities that two fields make together, and how many there may be. All that is wrong is said by {@link #complete}.
  */
 final class Given {
     private static final int LONGEST_LIST = 100;
 
     private final FieldErrors errors = new FieldErrors();
-    private final Understood.Words words = Understood.words();
 
     /** Refuses when any field was wrong. */
     void complete() {
@@ -34,15 +24,13 @@ final class Given {
 
     /** Any quantity; {@code make} checks it. */
     <T> T of(String pointer, Supplier<T> make) {
-        T made = errors.check(pointer, null, make);
-        words.put(pointer, made);
-        return made;
+        return errors.check(pointer, null, make);
     }
 
     /** Something a reader of the answer should know, where it holds. */
-    void noteIf(boolean holds, String note) {
+    static void noteIf(boolean holds, String note) {
         if (holds) {
-            words.note(note);
+            Refusals.current().note(note);
         }
     }
 
@@ -56,48 +44,6 @@ final class Given {
         return errors.check(pointer, low, () -> Check.within("number", number, low, high, ""));
     }
 
-    ExposureTime time(String pointer, double seconds) {
-        return of(pointer, () -> ExposureTime.ofSeconds(seconds));
-    }
-
-    Stops stops(String pointer, double stops) {
-        return of(pointer, () -> Stops.of(stops));
-    }
-
-    FNumber fNumber(String pointer, double number) {
-        return of(pointer, () -> FNumber.of(number));
-    }
-
-    Magnification magnification(String pointer, double times) {
-        return of(pointer, () -> Magnification.of(times));
-    }
-
-    /** A length above 0, millimetres. */
-    Length length(String pointer, double mm) {
-        return of(pointer, () -> Length.ofPositiveMm("length", mm));
-    }
-
-    /** A place on the scale of grades, −1 (00) to 5. */
-    Grade grade(String pointer, double onScale) {
-        return of(pointer, () -> Grade.of(onScale));
-    }
-
-    GradeFilter filter(String pointer, String label) {
-        return required(pointer, label) ? of(pointer, () -> GradeFilter.ofLabel(label)) : null;
-    }
-
-    FilterPack pack(String pointer, Points points) {
-        return required(pointer, points)
-                ? of(pointer, () -> FilterPack.of(points.cyan(), points.magenta(), points.yellow()))
-                : null;
-    }
-
-    FilterShift shift(String pointer, Points points) {
-        return required(pointer, points)
-                ? of(pointer, () -> FilterShift.of(points.cyan(), points.magenta(), points.yellow()))
-                : null;
-    }
-
     /** A list of numbers as they are; {@code most} entries at most. */
     double[] numbers(String pointer, List<Double> given, int most) {
         return each(pointer, given, most, (at, n) -> Check.finite("number", n)).stream()
@@ -105,8 +51,9 @@ final class Given {
                 .toArray();
     }
 
-    List<ExposureTime> times(String pointer, List<Double> seconds) {
-        return each(pointer, seconds, (at, s) -> ExposureTime.ofSeconds(s));
+    /** A list as it is, up to {@value #LONGEST_LIST} entries. */
+    <T> List<T> list(String pointer, List<T> given) {
+        return each(pointer, given, (at, entry) -> entry);
     }
 
     /** Makes a quantity from an entry of a list. */
@@ -125,9 +72,6 @@ final class Given {
 
     private <S, T> List<T> each(String pointer, List<S> given, int most, Entry<S, T> make) {
         List<T> made = new ArrayList<>();
-        if (!required(pointer, given)) {
-            return made;
-        }
         if (given.isEmpty() || given.size() > most) {
             errors.add(pointer, "E_SHAPE", "Give 1 to " + most + " of these, not " + given.size() + ".");
             return made;
@@ -135,7 +79,7 @@ final class Given {
         for (int i = 0; i < given.size(); i++) {
             String at = pointer + "/" + i;
             S entry = given.get(i);
-            made.add(required(at, entry) ? of(at, () -> make.of(at, entry)) : null);
+            made.add(of(at, () -> make.of(at, entry)));
         }
         return made;
     }
@@ -144,7 +88,7 @@ final class Given {
         errors.add(pointer, code, message);
     }
 
-    /** Says that a field is missing; true when it is there. */
+    /** Says that a field is missing which is asked for only where another is not given; true when it is there. */
     boolean required(String pointer, @Nullable Object given) {
         if (given == null) {
             errors.add(pointer, "E_SHAPE", "This is missing.");

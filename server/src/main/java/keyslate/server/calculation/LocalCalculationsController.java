@@ -37,8 +37,8 @@ class LocalCalculationsController {
 
     /** One of stops, percent or signed seconds, on a base. */
     record LocalChangeRequest(
-            double baseSeconds,
-            @Nullable Double changeStops,
+            ExposureTime baseSeconds,
+            @Nullable LocalChange changeStops,
             @Nullable Double changePercent,
             @Nullable Double changeSeconds) {}
 
@@ -53,9 +53,8 @@ class LocalCalculationsController {
     @Calculates("A hold or burn said in one way, answered in all three (LOC-01 to LOC-03)")
     @PostMapping("/local-change")
     LocalChangeAnswer localChange(@RequestBody LocalChangeRequest asked) {
+        ExposureTime base = asked.baseSeconds();
         Given given = new Given();
-        ExposureTime base = given.time("/baseSeconds", asked.baseSeconds());
-        given.complete();
         LocalChange change = change(given, asked, base);
         given.complete();
         return new LocalChangeAnswer(
@@ -68,7 +67,7 @@ class LocalCalculationsController {
 
     private static LocalChange change(Given given, LocalChangeRequest asked, ExposureTime base) {
         if (asked.changeStops() != null) {
-            return given.of("/changeStops", () -> LocalChange.ofStops(asked.changeStops()));
+            return asked.changeStops();
         }
         if (asked.changePercent() != null) {
             return given.of("/changePercent", () -> LocalChange.ofPercent(asked.changePercent()));
@@ -79,10 +78,10 @@ class LocalCalculationsController {
     }
 
     /** A change of one area, negative = held back. */
-    record AreaChange(String name, double changeStops) {}
+    record AreaChange(String name, LocalChange changeStops) {}
 
     /** Areas on a new base; {@code gradeChanged} asks for a person to look again. */
-    record CarriedWorkRequest(double baseSeconds, List<AreaChange> areas, boolean gradeChanged) {}
+    record CarriedWorkRequest(ExposureTime baseSeconds, List<AreaChange> areas, boolean gradeChanged) {}
 
     record AreaSeconds(String name, double changeSeconds) {}
 
@@ -92,7 +91,7 @@ class LocalCalculationsController {
     @PostMapping("/carried-work")
     CarriedWorkAnswer carriedWork(@RequestBody CarriedWorkRequest asked) {
         Given given = new Given();
-        ExposureTime base = given.time("/baseSeconds", asked.baseSeconds());
+        ExposureTime base = asked.baseSeconds();
         Map<String, LocalChange> areas = areas(given, asked.areas());
         given.complete();
         CarriedWork work = CarriedWork.onto(base, areas, asked.gradeChanged());
@@ -105,21 +104,20 @@ class LocalCalculationsController {
     private static Map<String, LocalChange> areas(Given given, List<AreaChange> asked) {
         Map<String, LocalChange> areas = new LinkedHashMap<>();
         given.each("/areas", asked, (at, a) -> {
-            LocalChange change = LocalChange.ofStops(a.changeStops());
-            if (given.required(at + "/name", a.name()) && areas.put(a.name(), change) != null) {
+            if (areas.put(a.name(), a.changeStops()) != null) {
                 given.refuse(at + "/name", "E_SHAPE", "Two areas have this name.");
             }
-            return change;
+            return a;
         });
         return areas;
     }
 
     /** A hold on a base; limits are the hand's own, 2 s and 0.8 of the base when they are left out. */
     record HoldRequest(
-            double baseSeconds,
-            double changeStops,
+            ExposureTime baseSeconds,
+            LocalChange changeStops,
             int marksPerStop,
-            @Nullable Double shortestSeconds,
+            @Nullable ExposureTime shortestSeconds,
             @Nullable Double largestFraction) {}
 
     /** {@code stopDownStops}: how far to close the lens so that the hold becomes long enough. */
@@ -135,12 +133,11 @@ class LocalCalculationsController {
     @PostMapping("/hold")
     HoldAnswer hold(@RequestBody HoldRequest asked) {
         Given given = new Given();
-        ExposureTime base = given.time("/baseSeconds", asked.baseSeconds());
-        LocalChange change = given.of("/changeStops", () -> LocalChange.ofStops(asked.changeStops()));
+        ExposureTime base = asked.baseSeconds();
+        LocalChange change = asked.changeStops();
         given.within("/marksPerStop", asked.marksPerStop(), 1, MOST_MARKS_PER_STOP);
-        ExposureTime shortest = asked.shortestSeconds() == null
-                ? HandLimits.DEFAULT.shortestHold()
-                : given.time("/shortestSeconds", asked.shortestSeconds());
+        ExposureTime shortest =
+                asked.shortestSeconds() == null ? HandLimits.DEFAULT.shortestHold() : asked.shortestSeconds();
         double largest = asked.largestFraction() == null
                 ? HandLimits.DEFAULT.largestFraction()
                 : given.within("/largestFraction", asked.largestFraction(), 0, 1);
@@ -157,8 +154,8 @@ class LocalCalculationsController {
 
     /** A tool between lens and paper; height above the paper, or the soft edge that is wanted. */
     record ToolShadowRequest(
-            double exitPupilMm,
-            double lensToPaperMm,
+            Length exitPupilMm,
+            Length lensToPaperMm,
             @Nullable Double heightMm,
             @Nullable Double softEdgeMm) {}
 
@@ -169,8 +166,8 @@ class LocalCalculationsController {
     @PostMapping("/tool-shadow")
     ToolShadowAnswer toolShadow(@RequestBody ToolShadowRequest asked) {
         Given given = new Given();
-        Length pupil = given.length("/exitPupilMm", asked.exitPupilMm());
-        Length distance = given.length("/lensToPaperMm", asked.lensToPaperMm());
+        Length pupil = asked.exitPupilMm();
+        Length distance = asked.lensToPaperMm();
         boolean byHeight = asked.heightMm() != null;
         if (!byHeight) {
             given.required("/softEdgeMm", asked.softEdgeMm());
@@ -192,16 +189,16 @@ class LocalCalculationsController {
      * grades at a mid tone (R39).
      */
     record AreaBurn(
-            String name, double changeStops, @Nullable Double grade) {}
+            String name, LocalChange changeStops, @Nullable Grade grade) {}
 
     /** Holds have negative stops, burns positive; tools 1 or 2, one for each hand. */
     record ScheduleRequest(
-            double baseSeconds,
-            @Nullable Double baseGrade,
+            ExposureTime baseSeconds,
+            @Nullable Grade baseGrade,
             @Nullable List<AreaChange> holds,
             @Nullable List<AreaBurn> burns,
             int tools,
-            double lagSeconds) {}
+            LampLag lagSeconds) {}
 
     /** A burst of the base with what is held back during it. */
     record ScheduleSegment(double setSeconds, double receivedSeconds, List<String> held) {}
@@ -215,27 +212,22 @@ class LocalCalculationsController {
     @PostMapping("/local-schedule")
     ScheduleAnswer localSchedule(@RequestBody ScheduleRequest asked) {
         Given given = new Given();
-        ExposureTime base = given.time("/baseSeconds", asked.baseSeconds());
-        LampLag lag = given.of("/lagSeconds", () -> LampLag.ofSeconds(asked.lagSeconds()));
-        List<RunSchedule.Hold> holds = given.eachOrNone("/holds", asked.holds(), (at, h) -> {
-            given.required(at + "/name", h.name());
-            return new RunSchedule.Hold(h.name(), LocalChange.ofStops(h.changeStops()));
-        });
-        Grade baseGrade = asked.baseGrade() == null ? null : given.grade("/baseGrade", asked.baseGrade());
+        ExposureTime base = asked.baseSeconds();
+        LampLag lag = asked.lagSeconds();
+        List<RunSchedule.Hold> holds =
+                given.eachOrNone("/holds", asked.holds(), (at, h) -> new RunSchedule.Hold(h.name(), h.changeStops()));
+        Grade baseGrade = asked.baseGrade();
         List<RunSchedule.Burn> burns = given.eachOrNone("/burns", asked.burns(), (at, b) -> {
-            given.required(at + "/name", b.name());
-            LocalChange change = LocalChange.ofStops(b.changeStops());
             if (b.grade() == null) {
-                return RunSchedule.Burn.atBase(b.name(), change);
+                return RunSchedule.Burn.atBase(b.name(), b.changeStops());
             }
-            Grade grade = given.grade(at + "/grade", b.grade());
-            return grade == null || !given.required("/baseGrade", baseGrade)
+            return !given.required("/baseGrade", baseGrade)
                     ? null
                     : new RunSchedule.Burn(
                             b.name(),
-                            change,
-                            Optional.of(grade),
-                            paper.pivotFactor(baseGrade, grade, VariableContrastPaper.SPEED_NET));
+                            b.changeStops(),
+                            Optional.of(b.grade()),
+                            paper.pivotFactor(baseGrade, b.grade(), VariableContrastPaper.SPEED_NET));
         });
         given.complete();
         RunSchedule plan = RunSchedule.plan(base, holds, burns, asked.tools(), lag);
@@ -256,7 +248,7 @@ class LocalCalculationsController {
 
     /** A tone of the negative over the base; the burn is meant in stops at the base's grade and given at another. */
     record MixedBurnRequest(
-            double baseGrade, double baseSeconds, double negativeDensity, double changeStops, double burnGrade) {}
+            Grade baseGrade, ExposureTime baseSeconds, double negativeDensity, Stops changeStops, Grade burnGrade) {}
 
     /** {@code effectiveStops}: what the burst is worth against the base's time at the burn's grade. */
     record MixedBurnAnswer(
@@ -269,12 +261,10 @@ class LocalCalculationsController {
     @Calculates("A burn given at another grade (CON-16)")
     @PostMapping("/mixed-burn")
     MixedBurnAnswer mixedBurn(@RequestBody MixedBurnRequest asked) {
-        Given given = new Given();
-        Grade base = given.grade("/baseGrade", asked.baseGrade());
-        ExposureTime time = given.time("/baseSeconds", asked.baseSeconds());
-        Stops change = given.stops("/changeStops", asked.changeStops());
-        Grade burn = given.grade("/burnGrade", asked.burnGrade());
-        given.complete();
+        Grade base = asked.baseGrade();
+        ExposureTime time = asked.baseSeconds();
+        Stops change = asked.changeStops();
+        Grade burn = asked.burnGrade();
         MixedBurn.Burn found = new MixedBurn(paper).of(base, time, asked.negativeDensity(), change, burn);
         return new MixedBurnAnswer(
                 found.seconds(),
@@ -289,7 +279,7 @@ class LocalCalculationsController {
 
     /** A chart of clear film as it was measured, and the plan it is to carry out. */
     record MaskPlanRequest(
-            List<ChartPatch> chart, double baseSeconds, List<AreaChange> areas, double diffuserLossStops) {}
+            List<ChartPatch> chart, ExposureTime baseSeconds, List<AreaChange> areas, Stops diffuserLossStops) {}
 
     record AreaOpacity(String name, double opacityPercent) {}
 
@@ -306,9 +296,9 @@ class LocalCalculationsController {
         Given given = new Given();
         List<double[]> chart = given.each("/chart", asked.chart(), (at, p) ->
                 new double[] {Check.finite("opacity", p.opacityPercent()), Check.finite("density", p.density())});
-        ExposureTime base = given.time("/baseSeconds", asked.baseSeconds());
+        ExposureTime base = asked.baseSeconds();
         Map<String, LocalChange> areas = areas(given, asked.areas());
-        Stops diffuser = given.stops("/diffuserLossStops", asked.diffuserLossStops());
+        Stops diffuser = asked.diffuserLossStops();
         given.complete();
         MaskChart measured = MaskChart.measured(
                 chart.stream().mapToDouble(p -> p[0]).toArray(),

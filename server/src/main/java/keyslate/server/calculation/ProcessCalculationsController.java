@@ -34,8 +34,8 @@ class ProcessCalculationsController {
     record BathCapacityRequest(
             double litres,
             double squareMetresPerLitre,
-            double sheetWidthMm,
-            double sheetHeightMm,
+            Length sheetWidthMm,
+            Length sheetHeightMm,
             double sheets,
             @Nullable Double replenishMlPerSquareMetre) {}
 
@@ -51,13 +51,11 @@ class ProcessCalculationsController {
     @Calculates("What a bath has taken and still takes (PRO-03 to PRO-06)")
     @PostMapping("/bath-capacity")
     BathCapacityAnswer bathCapacity(@RequestBody BathCapacityRequest asked) {
-        Given given = new Given();
-        Length width = given.length("/sheetWidthMm", asked.sheetWidthMm());
-        Length height = given.length("/sheetHeightMm", asked.sheetHeightMm());
-        given.complete();
+        Length width = asked.sheetWidthMm();
+        Length height = asked.sheetHeightMm();
         double used = BathCapacity.areaOf(width, height, asked.sheets());
         BathCapacity capacity = BathCapacity.of(asked.litres(), asked.squareMetresPerLitre(), used);
-        given.noteIf(capacity.isExhausted(), "This bath is used up.");
+        Given.noteIf(capacity.isExhausted(), "This bath is used up.");
         return new BathCapacityAnswer(
                 used,
                 capacity.usedFraction(),
@@ -99,13 +97,10 @@ class ProcessCalculationsController {
     @Calculates("Time in a bath at another temperature and age (PRO-07, PRO-08)")
     @PostMapping("/process-time")
     ProcessTimeAnswer processTime(@RequestBody ProcessTimeRequest asked) {
-        Given given = new Given();
-        given.required("/bath", asked.bath());
-        given.complete();
         ProcessTime time =
                 ProcessTime.of(asked.bath().type, asked.secondsAtReference(), asked.celsius(), asked.usedFraction());
-        given.noteIf(time.warnTemperature(), "The temperature lies outside what is usual for this bath.");
-        given.noteIf(time.warnUsed(), "The bath is nearly used up.");
+        Given.noteIf(time.warnTemperature(), "The temperature lies outside what is usual for this bath.");
+        Given.noteIf(time.warnUsed(), "The bath is nearly used up.");
         return new ProcessTimeAnswer(
                 time.seconds(),
                 asked.bath().type.reference(),

@@ -107,7 +107,7 @@ class ReadingCalculationsController {
 
     /** Rising totals with the density of each patch; PCHIP reads more exactly than LINEAR. */
     record StripMatchRequest(
-            List<Double> totalsSeconds,
+            List<ExposureTime> totalsSeconds,
             List<Double> densities,
             double wantedDensity,
             StripMatch.@Nullable Between between) {}
@@ -119,7 +119,7 @@ class ReadingCalculationsController {
     @PostMapping("/strip-match")
     StripMatchAnswer stripMatch(@RequestBody StripMatchRequest asked) {
         Given given = new Given();
-        List<ExposureTime> totals = given.times("/totalsSeconds", asked.totalsSeconds());
+        List<ExposureTime> totals = given.list("/totalsSeconds", asked.totalsSeconds());
         double[] densities = given.numbers("/densities", asked.densities(), MOST_PATCHES);
         given.complete();
         StripMatch.Between between = asked.between() == null ? StripMatch.Between.PCHIP : asked.between();
@@ -129,7 +129,7 @@ class ReadingCalculationsController {
 
     /** Rising totals with densities, and the paper's white and black. */
     record StripRangeRequest(
-            List<Double> totalsSeconds, List<Double> densities, double whiteDensity, double blackDensity) {}
+            List<ExposureTime> totalsSeconds, List<Double> densities, double whiteDensity, double blackDensity) {}
 
     /** The logistic is for fixed-grade paper; it overstates the range of variable-contrast paper. */
     record StripRangeAnswer(
@@ -144,7 +144,7 @@ class ReadingCalculationsController {
     @PostMapping("/strip-range")
     StripRangeAnswer stripRange(@RequestBody StripRangeRequest asked) {
         Given given = new Given();
-        List<ExposureTime> totals = given.times("/totalsSeconds", asked.totalsSeconds());
+        List<ExposureTime> totals = given.list("/totalsSeconds", asked.totalsSeconds());
         double[] densities = given.numbers("/densities", asked.densities(), MOST_PATCHES);
         given.complete();
         StripMatch.Range range = StripMatch.isoRange(totals, densities, asked.whiteDensity(), asked.blackDensity());
@@ -175,13 +175,11 @@ class ReadingCalculationsController {
     }
 
     private static Layers light(Given given, String pointer, Three asked) {
-        return given.required(pointer, asked)
-                ? given.of(pointer, () -> {
-                    Check.positive("red", asked.red(), "");
-                    Check.positive("green", asked.green(), "");
-                    Check.positive("blue", asked.blue(), "");
-                    return asked.toLayers();
-                })
-                : null;
+        return given.of(pointer, () -> {
+            Check.positive("red", asked.red(), "");
+            Check.positive("green", asked.green(), "");
+            Check.positive("blue", asked.blue(), "");
+            return asked.toLayers();
+        });
     }
 }

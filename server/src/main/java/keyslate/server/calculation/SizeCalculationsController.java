@@ -24,10 +24,10 @@ import org.springframework.web.bind.annotation.RestController;
 class SizeCalculationsController {
     /** A negative on the part of a sheet that takes the picture. */
     record PrintFitRequest(
-            double negativeWidthMm,
-            double negativeHeightMm,
-            double printWidthMm,
-            double printHeightMm,
+            Length negativeWidthMm,
+            Length negativeHeightMm,
+            Length printWidthMm,
+            Length printHeightMm,
             PrintFit.Way way) {}
 
     /** Crop = the part of the negative that prints. */
@@ -43,13 +43,10 @@ class SizeCalculationsController {
     @Calculates("Magnification and crop of a negative on a sheet (SIZ-01)")
     @PostMapping("/print-fit")
     PrintFitAnswer printFit(@RequestBody PrintFitRequest asked) {
-        Given given = new Given();
-        Length nw = given.length("/negativeWidthMm", asked.negativeWidthMm());
-        Length nh = given.length("/negativeHeightMm", asked.negativeHeightMm());
-        Length pw = given.length("/printWidthMm", asked.printWidthMm());
-        Length ph = given.length("/printHeightMm", asked.printHeightMm());
-        given.required("/way", asked.way());
-        given.complete();
+        Length nw = asked.negativeWidthMm();
+        Length nh = asked.negativeHeightMm();
+        Length pw = asked.printWidthMm();
+        Length ph = asked.printHeightMm();
         PrintFit fit = PrintFit.of(nw, nh, pw, ph, asked.way());
         return new PrintFitAnswer(
                 fit.magnification().inTimes(),
@@ -70,11 +67,11 @@ class SizeCalculationsController {
      * @param reciprocityFromSeconds where the loss begins, 1 s when it is left out
      */
     record SizeChangeRequest(
-            double seconds,
-            double fromMagnification,
-            double toMagnification,
-            double fromFNumber,
-            double toFNumber,
+            ExposureTime seconds,
+            Magnification fromMagnification,
+            Magnification toMagnification,
+            FNumber fromFNumber,
+            FNumber toFNumber,
             @Nullable Double pupilRatio,
             @Nullable Double addedDensity,
             @Nullable Double reciprocityExponent,
@@ -87,11 +84,11 @@ class SizeCalculationsController {
     @PostMapping("/size-change")
     SizeChangeAnswer sizeChange(@RequestBody SizeChangeRequest asked) {
         Given given = new Given();
-        ExposureTime time = given.time("/seconds", asked.seconds());
-        Magnification from = given.magnification("/fromMagnification", asked.fromMagnification());
-        Magnification to = given.magnification("/toMagnification", asked.toMagnification());
-        FNumber before = given.fNumber("/fromFNumber", asked.fromFNumber());
-        FNumber after = given.fNumber("/toFNumber", asked.toFNumber());
+        ExposureTime time = asked.seconds();
+        Magnification from = asked.fromMagnification();
+        Magnification to = asked.toMagnification();
+        FNumber before = asked.fromFNumber();
+        FNumber after = asked.toFNumber();
         Reciprocity paper = given.of(
                 "/reciprocityExponent",
                 () -> new Reciprocity(
@@ -117,9 +114,9 @@ class SizeCalculationsController {
      * when it is left out.
      */
     record HeadHeightRequest(
-            double focalLengthMm,
-            @Nullable Double magnification,
-            @Nullable Double filmToPaperMm,
+            ThinLens focalLengthMm,
+            @Nullable Magnification magnification,
+            @Nullable Length filmToPaperMm,
             @Nullable Double planesMm,
             @Nullable Double cornerRadiusMm) {}
 
@@ -136,20 +133,17 @@ class SizeCalculationsController {
     @PostMapping("/head-height")
     HeadHeightAnswer headHeight(@RequestBody HeadHeightRequest asked) {
         Given given = new Given();
-        ThinLens lens = given.of("/focalLengthMm", () -> ThinLens.ofMm(asked.focalLengthMm()));
+        ThinLens lens = asked.focalLengthMm();
         Length planes = given.of("/planesMm", () -> Length.ofMm(or(asked.planesMm(), 0)));
         boolean bySize = asked.magnification() != null;
         if (!bySize) {
             given.required("/filmToPaperMm", asked.filmToPaperMm());
         }
-        Magnification size = bySize ? given.magnification("/magnification", asked.magnification()) : null;
-        Length total =
-                bySize || asked.filmToPaperMm() == null ? null : given.length("/filmToPaperMm", asked.filmToPaperMm());
         Length radius = asked.cornerRadiusMm() == null
                 ? null
                 : given.of("/cornerRadiusMm", () -> Length.ofMm(asked.cornerRadiusMm()));
         given.complete();
-        Magnification m = size != null ? size : lens.magnificationAt(total, planes);
+        Magnification m = bySize ? asked.magnification() : lens.magnificationAt(asked.filmToPaperMm(), planes);
         return new HeadHeightAnswer(
                 m.inTimes(),
                 lens.filmToLens(m).inMm(),
@@ -162,7 +156,7 @@ class SizeCalculationsController {
     }
 
     /** Two readings of a meter on the baseboard, in any one unit. */
-    record LightMeterRequest(double seconds, double fromReading, double toReading) {}
+    record LightMeterRequest(ExposureTime seconds, double fromReading, double toReading) {}
 
     record TimeAnswer(double seconds, double changeStops, List<String> formulas) {
         static TimeAnswer of(ExposureTime now, ExposureTime before, String... formulas) {
@@ -173,31 +167,27 @@ class SizeCalculationsController {
     @Calculates("The time after a change, from two meter readings (SIZ-07)")
     @PostMapping("/light-meter")
     TimeAnswer lightMeter(@RequestBody LightMeterRequest asked) {
-        Given given = new Given();
-        ExposureTime time = given.time("/seconds", asked.seconds());
-        given.complete();
+        ExposureTime time = asked.seconds();
         return TimeAnswer.of(SizeChange.timeByMeter(time, asked.fromReading(), asked.toReading()), time, "SIZ-07");
     }
 
     /** Lamp (or exit pupil) to paper, twice. */
-    record LightDistanceRequest(double seconds, double fromMm, double toMm) {}
+    record LightDistanceRequest(ExposureTime seconds, Length fromMm, Length toMm) {}
 
     @Calculates("The time at another distance of a bare light (SIZ-08)")
     @PostMapping("/light-distance")
     TimeAnswer lightDistance(@RequestBody LightDistanceRequest asked) {
-        Given given = new Given();
-        ExposureTime time = given.time("/seconds", asked.seconds());
-        Length from = given.length("/fromMm", asked.fromMm());
-        Length to = given.length("/toMm", asked.toMm());
-        given.complete();
+        ExposureTime time = asked.seconds();
+        Length from = asked.fromMm();
+        Length to = asked.toMm();
         return TimeAnswer.of(SizeChange.timeByDistance(time, from, to), time, "SIZ-08");
     }
 
     /** What the usual shortcuts would give for a change of size. */
     record SizeShortcutsRequest(
-            double focalLengthMm,
-            double fromMagnification,
-            double toMagnification,
+            ThinLens focalLengthMm,
+            Magnification fromMagnification,
+            Magnification toMagnification,
             @Nullable Double pupilRatio,
             @Nullable Double planesMm) {}
 
@@ -209,9 +199,9 @@ class SizeCalculationsController {
     @PostMapping("/size-shortcuts")
     SizeShortcutsAnswer sizeShortcuts(@RequestBody SizeShortcutsRequest asked) {
         Given given = new Given();
-        ThinLens lens = given.of("/focalLengthMm", () -> ThinLens.ofMm(asked.focalLengthMm()));
-        Magnification from = given.magnification("/fromMagnification", asked.fromMagnification());
-        Magnification to = given.magnification("/toMagnification", asked.toMagnification());
+        ThinLens lens = asked.focalLengthMm();
+        Magnification from = asked.fromMagnification();
+        Magnification to = asked.toMagnification();
         Length planes = given.of("/planesMm", () -> Length.ofMm(or(asked.planesMm(), 0)));
         given.complete();
         SizeChange.ShortcutErrors errors = SizeChange.shortcutErrors(lens, from, to, or(asked.pupilRatio(), 1), planes);
@@ -223,10 +213,10 @@ class SizeCalculationsController {
     }
 
     /** So many pieces of one size, 1 to 6. */
-    record CutPiece(String name, double widthMm, double heightMm, int count) {}
+    record CutPiece(@Nullable String name, double widthMm, double heightMm, int count) {}
 
     /** At most 6 pieces of at most 4 sizes. */
-    record CutPlanRequest(double sheetWidthMm, double sheetHeightMm, List<CutPiece> pieces) {}
+    record CutPlanRequest(Length sheetWidthMm, Length sheetHeightMm, List<CutPiece> pieces) {}
 
     /** One cut of what lies on the board; the fence measures along the width or the height. */
     record CutStep(
@@ -246,8 +236,8 @@ class SizeCalculationsController {
     @PostMapping("/cut-plan")
     CutPlanAnswer cutPlan(@RequestBody CutPlanRequest asked) {
         Given given = new Given();
-        Length width = given.length("/sheetWidthMm", asked.sheetWidthMm());
-        Length height = given.length("/sheetHeightMm", asked.sheetHeightMm());
+        Length width = asked.sheetWidthMm();
+        Length height = asked.sheetHeightMm();
         List<CutPlan.Piece> pieces = given.each(
                 "/pieces",
                 asked.pieces(),
@@ -281,19 +271,17 @@ class SizeCalculationsController {
 
     /** A sheet for pieces of one size. */
     record CutYieldRequest(
-            double sheetWidthMm, double sheetHeightMm, double widthMm, double heightMm, boolean mayTurn) {}
+            Length sheetWidthMm, Length sheetHeightMm, Length widthMm, Length heightMm, boolean mayTurn) {}
 
     record CutYieldAnswer(int pieces, List<String> formulas) {}
 
     @Calculates("How many pieces of one size a sheet gives (SIZ-11)")
     @PostMapping("/cut-yield")
     CutYieldAnswer cutYield(@RequestBody CutYieldRequest asked) {
-        Given given = new Given();
-        Length sheetWidth = given.length("/sheetWidthMm", asked.sheetWidthMm());
-        Length sheetHeight = given.length("/sheetHeightMm", asked.sheetHeightMm());
-        Length width = given.length("/widthMm", asked.widthMm());
-        Length height = given.length("/heightMm", asked.heightMm());
-        given.complete();
+        Length sheetWidth = asked.sheetWidthMm();
+        Length sheetHeight = asked.sheetHeightMm();
+        Length width = asked.widthMm();
+        Length height = asked.heightMm();
         return new CutYieldAnswer(
                 CutYield.of(sheetWidth, sheetHeight, width, height, asked.mayTurn()), List.of("SIZ-11"));
     }

@@ -49,10 +49,10 @@ class StripCalculationsController {
      */
     record TestStripRequest(
             Series series,
-            double centreSeconds,
+            ExposureTime centreSeconds,
             double step,
             int patches,
-            double lagSeconds,
+            LampLag lagSeconds,
             double timerStepSeconds) {}
 
     /** A patch: what it receives in all, the burst that ends with it being covered, and how far rounding put it off. */
@@ -64,9 +64,8 @@ class StripCalculationsController {
     @PostMapping("/test-strip")
     TestStripAnswer testStrip(@RequestBody TestStripRequest asked) {
         Given given = new Given();
-        given.required("/series", asked.series());
-        ExposureTime centre = given.time("/centreSeconds", asked.centreSeconds());
-        LampLag lag = given.of("/lagSeconds", () -> LampLag.ofSeconds(asked.lagSeconds()));
+        ExposureTime centre = asked.centreSeconds();
+        LampLag lag = asked.lagSeconds();
         TimerSteps timer = given.of(
                 "/timerStepSeconds", () -> TimerSteps.everywhere(asked.timerStepSeconds(), LONGEST_TIMER_SECONDS));
         given.complete();
@@ -87,7 +86,7 @@ class StripCalculationsController {
     private static final double LONGEST_TIMER_SECONDS = 999.9;
 
     /** One exposure under the steps of a wedge. */
-    record StepWedgeRequest(double seconds, List<Double> densities) {}
+    record StepWedgeRequest(ExposureTime seconds, List<Density> densities) {}
 
     /** What the paper under each step receives. */
     record StepWedgeAnswer(List<Double> seconds, List<String> formulas) {}
@@ -96,8 +95,8 @@ class StripCalculationsController {
     @PostMapping("/step-wedge")
     StepWedgeAnswer stepWedge(@RequestBody StepWedgeRequest asked) {
         Given given = new Given();
-        ExposureTime time = given.time("/seconds", asked.seconds());
-        List<Density> steps = given.each("/densities", asked.densities(), (at, d) -> Density.of(d));
+        ExposureTime time = asked.seconds();
+        List<Density> steps = given.list("/densities", asked.densities());
         given.complete();
         return new StepWedgeAnswer(
                 StepWedge.times(time, steps).stream()
@@ -107,7 +106,7 @@ class StripCalculationsController {
     }
 
     /** A place on a strip, in patches from the first (0); halves and other parts lie between two. */
-    record StripPickRequest(List<Double> totalsSeconds, double place) {}
+    record StripPickRequest(List<ExposureTime> totalsSeconds, PatchPick place) {}
 
     record StripPickAnswer(double seconds, double uncertaintyStops, List<String> formulas) {}
 
@@ -115,11 +114,11 @@ class StripCalculationsController {
     @PostMapping("/strip-pick")
     StripPickAnswer stripPick(@RequestBody StripPickRequest asked) {
         Given given = new Given();
-        List<ExposureTime> totals = given.times("/totalsSeconds", asked.totalsSeconds());
-        PatchPick pick = given.of("/place", () -> PatchPick.ofPosition(asked.place()));
+        List<ExposureTime> totals = given.list("/totalsSeconds", asked.totalsSeconds());
+        PatchPick pick = asked.place();
         given.complete();
-        given.noteIf(
-                asked.place() <= 0 || asked.place() >= totals.size() - 1,
+        Given.noteIf(
+                pick.toPosition() <= 0 || pick.toPosition() >= totals.size() - 1,
                 "The place is an end of the strip: what is looked for may lie beyond it.");
         return new StripPickAnswer(
                 pick.timeOn(totals).inSeconds(), pick.uncertaintyOn(totals).inStops(), List.of("EXP-19", "EXP-20"));
@@ -130,10 +129,10 @@ class StripCalculationsController {
      * made through.
      */
     record StripReadingRequest(
-            String filter,
-            List<Double> totalsSeconds,
-            double whitesAt,
-            @Nullable Double blacksAt) {}
+            GradeFilter filter,
+            List<ExposureTime> totalsSeconds,
+            PatchPick whitesAt,
+            @Nullable PatchPick blacksAt) {}
 
     /** Steps of stops about a time. */
     record StripPlan(double centreSeconds, double stepStops, int patches) {
@@ -156,11 +155,10 @@ class StripCalculationsController {
     @PostMapping("/strip-reading")
     StripReadingAnswer stripReading(@RequestBody StripReadingRequest asked) {
         Given given = new Given();
-        GradeFilter filter = given.filter("/filter", asked.filter());
-        List<ExposureTime> totals = given.times("/totalsSeconds", asked.totalsSeconds());
-        PatchPick whites = given.of("/whitesAt", () -> PatchPick.ofPosition(asked.whitesAt()));
-        PatchPick blacks =
-                asked.blacksAt() == null ? null : given.of("/blacksAt", () -> PatchPick.ofPosition(asked.blacksAt()));
+        GradeFilter filter = asked.filter();
+        List<ExposureTime> totals = given.list("/totalsSeconds", asked.totalsSeconds());
+        PatchPick whites = asked.whitesAt();
+        PatchPick blacks = asked.blacksAt();
         given.complete();
         StripReading reading = StripReading.of(paper, filter, totals, whites, Optional.ofNullable(blacks));
         return new StripReadingAnswer(
@@ -174,7 +172,7 @@ class StripCalculationsController {
     }
 
     /** A reading and how far off it may be. */
-    record CheckStripRequest(double seconds, double uncertaintyStops) {}
+    record CheckStripRequest(ExposureTime seconds, Stops uncertaintyStops) {}
 
     /** No strip when the reading is settled. */
     record CheckStripAnswer(boolean settled, @Nullable StripPlan strip, List<String> formulas) {}
@@ -182,16 +180,14 @@ class StripCalculationsController {
     @Calculates("The strip that settles what a reading leaves open (EXP-29)")
     @PostMapping("/check-strip")
     CheckStripAnswer checkStrip(@RequestBody CheckStripRequest asked) {
-        Given given = new Given();
-        ExposureTime reading = given.time("/seconds", asked.seconds());
-        Stops open = given.stops("/uncertaintyStops", asked.uncertaintyStops());
-        given.complete();
+        ExposureTime reading = asked.seconds();
+        Stops open = asked.uncertaintyStops();
         Optional<CheckStrip> strip = CheckStrip.after(reading, open);
         return new CheckStripAnswer(strip.isEmpty(), strip.map(StripPlan::of).orElse(null), List.of("EXP-29"));
     }
 
     /** One reading. */
-    record TimeReading(double seconds, double uncertaintyStops) {}
+    record TimeReading(ExposureTime seconds, Stops uncertaintyStops) {}
 
     record TimeEvidenceRequest(List<TimeReading> readings) {}
 
@@ -202,10 +198,7 @@ class StripCalculationsController {
     TimeEvidenceAnswer timeEvidence(@RequestBody TimeEvidenceRequest asked) {
         Given given = new Given();
         List<TimeEvidence.Reading> readings = given.each(
-                "/readings",
-                asked.readings(),
-                (at, r) ->
-                        new TimeEvidence.Reading(ExposureTime.ofSeconds(r.seconds()), Stops.of(r.uncertaintyStops())));
+                "/readings", asked.readings(), (at, r) -> new TimeEvidence.Reading(r.seconds(), r.uncertaintyStops()));
         given.complete();
         TimeEvidence.Reading both = TimeEvidence.weighed(readings);
         return new TimeEvidenceAnswer(
@@ -213,7 +206,7 @@ class StripCalculationsController {
     }
 
     /** What was printed, and how the next print should differ: positive = darker, harder. */
-    record NextRecipeRequest(String filter, double seconds, double darkerStops, double harderGrades) {}
+    record NextRecipeRequest(GradeFilter filter, ExposureTime seconds, Stops darkerStops, double harderGrades) {}
 
     /** {@code gradeShort}: what was asked for beyond 00 or 5. */
     record NextRecipeAnswer(String filter, double seconds, double gradeShort, List<String> formulas) {}
@@ -222,13 +215,13 @@ class StripCalculationsController {
     @PostMapping("/next-recipe")
     NextRecipeAnswer nextRecipe(@RequestBody NextRecipeRequest asked) {
         Given given = new Given();
-        GradeFilter filter = given.filter("/filter", asked.filter());
-        ExposureTime time = given.time("/seconds", asked.seconds());
-        Stops darker = given.stops("/darkerStops", asked.darkerStops());
+        GradeFilter filter = asked.filter();
+        ExposureTime time = asked.seconds();
+        Stops darker = asked.darkerStops();
         double harder = given.number("/harderGrades", asked.harderGrades());
         given.complete();
         NextRecipe next = NextRecipe.after(paper, filter, time, darker, harder);
-        given.noteIf(next.gradeShort() != 0, "The wanted grade is out of reach; the last filter is given.");
+        Given.noteIf(next.gradeShort() != 0, "The wanted grade is out of reach; the last filter is given.");
         return new NextRecipeAnswer(
                 next.filter().label(), next.time().inSeconds(), next.gradeShort(), List.of("REA-03"));
     }

@@ -26,6 +26,16 @@ public final class FieldErrors {
         found.add(new FieldError(pointer, code, message));
     }
 
+    /** Whether something is wrong with this very field. */
+    boolean has(String pointer) {
+        return found.stream().anyMatch(e -> e.pointer().equals(pointer));
+    }
+
+    /** All that was found so far. */
+    List<FieldError> all() {
+        return List.copyOf(found);
+    }
+
     public boolean isEmpty() {
         return found.isEmpty();
     }

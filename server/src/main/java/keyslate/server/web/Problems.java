@@ -90,11 +90,14 @@ class Problems extends ResponseEntityExceptionHandler {
             org.springframework.web.context.request.WebRequest request) {
         if (e.getCause() instanceof MismatchedInputException mismatch) {
             String pointer = pointer(mismatch);
-            FieldErrors.FieldError error =
-                    new FieldErrors.FieldError(pointer, "E_TYPE", expected(mismatch.getTargetType()));
-            ProblemDetail detail =
-                    detail(HttpStatus.UNPROCESSABLE_CONTENT, "refused", "That cannot be set", error.message());
-            detail.setProperty("errors", List.of(error));
+            FieldErrors errors = Refusals.current().errors();
+            errors.add(pointer, "E_TYPE", expected(mismatch.getTargetType()));
+            ProblemDetail detail = detail(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "refused",
+                    "That cannot be set",
+                    expected(mismatch.getTargetType()));
+            detail.setProperty("errors", errors.all());
             return new ResponseEntity<>(detail, HttpStatus.UNPROCESSABLE_CONTENT);
         }
         ProblemDetail detail = detail(

@@ -24,6 +24,7 @@ class StrictJson {
                 .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                 .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
                 .enable(EnumFeature.FAIL_ON_NUMBERS_FOR_ENUMS)
+                .addModule(Quantities.reading())
                 .disable(MapperFeature.ALLOW_COERCION_OF_SCALARS)
                 .withCoercionConfigDefaults(
                         coercion -> coercion.setCoercion(CoercionInputShape.EmptyString, CoercionAction.Fail));
