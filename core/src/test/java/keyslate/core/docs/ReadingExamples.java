@@ -7,14 +7,23 @@ import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.darkroom.MonoModel;
+import keyslate.core.darkroom.Negative;
+import keyslate.core.darkroom.PrintModel;
+import keyslate.core.darkroom.Raster;
+import keyslate.core.darkroom.SheetLight;
 import keyslate.core.exposure.PatchPick;
 import keyslate.core.exposure.TestSeries;
+import keyslate.core.light.Light;
 import keyslate.core.quantity.Grade;
 import keyslate.core.reading.Corners;
 import keyslate.core.reading.NextRecipe;
 import keyslate.core.reading.ScanDensity;
 import keyslate.core.reading.StripMatch;
 import keyslate.core.reading.StripReading;
+import keyslate.core.tone.NamedTone;
+import keyslate.core.tone.ToneInPrint;
+import keyslate.core.tone.ToneWish;
 
 /** The code behind the worked examples of docs/formulas/reading.md. */
 final class ReadingExamples {
@@ -54,7 +63,25 @@ final class ReadingExamples {
                 e -> Corners.of(List.of(e.at("edge"), 0.0, 1 - e.at("edge"), 0.0, 1.0, 1.0, 0.0, 1.0))
                         .at(0.5, 0.5)
                         .y());
+        formulas.put("REA-14", ReadingExamples::missing);
         return formulas;
+    }
+
+    /** Stops that an even piece of film needs more, to print as a middle tone at grade 2. */
+    private static double missing(Example e) {
+        Negative film = new Negative.Mono(Raster.over(1, 1, new float[] {(float) e.at("film")}));
+        SheetLight light = SheetLight.straight(
+                e.at("light"), Light.filter(GradeFilter.G2), e.time("time").inSeconds());
+        return ToneInPrint.of(
+                        NamedTone.of("", 0.5, 0.5, ToneWish.MIDDLE, 0),
+                        new MonoModel(PAPER),
+                        film,
+                        1,
+                        light,
+                        PrintModel.AS_LABELLED)
+                .change()
+                .orElseThrow()
+                .inStops();
     }
 
     private static GradeFilter filter(double grade) {

@@ -27,6 +27,19 @@ public record SlateFile(
         List<FileSheet> sheets,
         List<FileDecision> decisions,
         List<FilePicture> pictures) {
+    /**
+     * The title of what stands.
+     *
+     * @throws keyslate.server.web.RefusedException when that is not in the file
+     */
+    String title() {
+        return recipes.stream()
+                .filter(r -> r.id().equals(slate.recipeId()))
+                .findFirst()
+                .orElseThrow(() -> FileReader.damaged("its standing recipe is missing"))
+                .title();
+    }
+
     /** The word in {@code format}. */
     public static final String FORMAT = "key-slate";
     /** The version that is written. */

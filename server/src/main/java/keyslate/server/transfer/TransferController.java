@@ -21,31 +21,33 @@ class TransferController {
     /** Most bytes of a slate file. */
     static final long MOST_BYTES = 1L << 30;
 
-    private final TransferService transfer;
+    private final SlateExporter exporter;
+    private final SlateImporter importer;
 
-    TransferController(TransferService transfer) {
-        this.transfer = transfer;
+    TransferController(SlateExporter exporter, SlateImporter importer) {
+        this.exporter = exporter;
+        this.importer = importer;
     }
 
     /** A slate with all its sheets, pictures and decisions as one file. */
     @GetMapping(path = "/api/slates/{id}/export", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<StreamingResponseBody> export(@PathVariable String id) {
-        SlateFile file = transfer.export(id);
+        SlateFile file = exporter.export(id);
         return ResponseEntity.ok()
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
                         ContentDisposition.attachment()
-                                .filename(TransferService.nameOf(file))
+                                .filename(SlateExporter.nameOf(file))
                                 .build()
                                 .toString())
-                .body(out -> transfer.write(file, out));
+                .body(out -> exporter.write(file, out));
     }
 
     /** Takes a slate file in, of this version or an older one. */
     @PostMapping(path = "/api/imports", consumes = MediaType.APPLICATION_JSON_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     SlateView take(InputStream file) {
-        return transfer.take(new LimitedStream(file, MOST_BYTES));
+        return importer.take(new LimitedStream(file, MOST_BYTES));
     }
 
     /** The JSON Schema of slate files of a version. */

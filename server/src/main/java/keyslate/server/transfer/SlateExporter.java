@@ -1,0 +1,178 @@
+package keyslate.server.transfer;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import keyslate.server.transfer.SlateFile.FilePicture;
+import keyslate.server.web.NotFoundException;
+import keyslate.server.web.TemporaryFiles;
+import keyslate.store.Database;
+import keyslate.store.bench.StoresRepository;
+import keyslate.store.negative.Frame;
+import keyslate.store.negative.Picture;
+import keyslate.store.negative.PictureRepository;
+import keyslate.store.negative.RollRepository;
+import keyslate.store.slate.ExposedSheet;
+import keyslate.store.slate.Recipe;
+import keyslate.store.slate.RecipeRepository;
+import keyslate.store.slate.Scan;
+import keyslate.store.slate.SheetRepository;
+import keyslate.store.slate.Slate;
+import keyslate.store.slate.SlateRepository;
+import org.springframework.stereotype.Service;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.util.DefaultPrettyPrinter;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Slates out to a file without loss, as a stream: ids stay, so that a slate is never taken in twice. */
+@Service
+class SlateExporter {
+    private final Database database;
+    private final SlateRepository slates;
+    private final RecipeRepository recipes;
+    private final SheetRepository sheets;
+    private final RollRepository rolls;
+    private final PictureRepository pictures;
+    private final StoresRepository stores;
+    private final TemporaryFiles temporary;
+    private final JsonMapper json;
+
+    SlateExporter(
+            Database database,
+            SlateRepository slates,
+            RecipeRepository recipes,
+            SheetRepository sheets,
+            RollRepository rolls,
+            PictureRepository pictures,
+            StoresRepository stores,
+            TemporaryFiles temporary,
+            JsonMapper json) {
+        this.database = database;
+        this.slates = slates;
+        this.recipes = recipes;
+        this.sheets = sheets;
+        this.rolls = rolls;
+        this.pictures = pictures;
+        this.stores = stores;
+        this.temporary = temporary;
+        this.json = json;
+    }
+
+    /** A slate as a file, but for the bytes of its pictures. */
+    SlateFile export(String slateId) {
+        return database.inSnapshot(() -> exportNow(slateId));
+    }
+
+    private SlateFile exportNow(String slateId) {
+        Slate slate = slates.find(slateId).orElseThrow(NotFoundException.of("slate"));
+        Frame frame = rolls.frame(slate.frameId()).orElseThrow();
+        List<Recipe> all = recipes.of(slateId);
+        List<ExposedSheet> cord = sheets.cord(slateId);
+        Set<String> shown = new LinkedHashSet<>();
+        Optional.ofNullable(frame.pictureId()).ifPresent(shown::add);
+        cord.forEach(e -> e.scans().forEach(s -> shown.add(s.pictureId())));
+        return new SlateFile(
+                SlateFile.FORMAT,
+                SlateFile.VERSION,
+                FileMapping.toFile(rolls.roll(frame.rollId()).orElseThrow()),
+                FileMapping.toFile(frame),
+                named(
+                        all,
+                        r -> r.setup().enlargerId(),
+                        id -> stores.enlarger(id).map(FileMapping::toFile)),
+                named(all, r -> r.setup().lensId(), id -> stores.lens(id).map(FileMapping::toFile)),
+                named(all, r -> r.setup().paperId(), id -> stores.paper(id).map(FileMapping::toFile)),
+                FileMapping.toFile(slate),
+                all.stream().map(FileMapping::toFile).toList(),
+                cord.stream().map(FileMapping::toFile).toList(),
+                cord.stream()
+                        .flatMap(e -> e.decisions().stream())
+                        .map(FileMapping::toFile)
+                        .toList(),
+                shown.stream()
+                        .map(id -> pictures.find(id).orElseThrow())
+                        .map(this::described)
+                        .toList());
+    }
+
+    private FilePicture described(Picture p) {
+        String working = pictures.working(p.id()).orElseThrow().mediaType();
+        return new FilePicture(p.id(), p.mediaType(), p.encoding(), p.widthPx(), p.heightPx(), working);
+    }
+
+    private static <T> List<T> named(
+            List<Recipe> recipes, Function<Recipe, String> id, Function<String, Optional<T>> find) {
+        return recipes.stream()
+                .map(id)
+                .distinct()
+                .map(find)
+                .flatMap(Optional::stream)
+                .toList();
+    }
+
+    /** Writes a file, the pictures one after another. */
+    void write(SlateFile file, OutputStream to) {
+        ObjectNode tree = json.valueToTree(file);
+        tree.remove("pictures");
+        try (JsonGenerator out = json.writer().with(new DefaultPrettyPrinter()).createGenerator(to)) {
+            out.writeStartObject();
+            tree.properties().forEach(p -> {
+                out.writeName(p.getKey());
+                out.writeTree(p.getValue());
+            });
+            out.writeArrayPropertyStart("pictures");
+            for (FilePicture picture : file.pictures()) {
+                out.writeStartObject();
+                ((ObjectNode) json.valueToTree(picture)).properties().forEach(p -> {
+                    out.writeName(p.getKey());
+                    out.writeTree(p.getValue());
+                });
+                out.writeName("file");
+                writeFile(out, picture.id());
+                out.writeName("working");
+                out.writeBinary(pictures.working(picture.id()).orElseThrow().bytes());
+                out.writeEndObject();
+            }
+            out.writeEndArray();
+            out.writeEndObject();
+        }
+    }
+
+    private void writeFile(JsonGenerator out, String pictureId) {
+        Path file = temporary.empty();
+        try {
+            try (OutputStream copy = Files.newOutputStream(file)) {
+                pictures.copy(pictureId, copy);
+            }
+            try (InputStream in = Files.newInputStream(file)) {
+                out.writeBinary(in, (int) Files.size(file));
+            } finally {
+                Files.deleteIfExists(file);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static boolean isPractice(SlateFile file) {
+        return file.sheets().stream().flatMap(s -> s.scans().stream()).anyMatch(s -> Scan.SIMULATED.equals(s.source()));
+    }
+
+    /** For a file's name: the title of what stands, and whether any scan in it is of simulated paper. */
+    static String nameOf(SlateFile file) {
+        return Objects.requireNonNull(file.title())
+                        .toLowerCase(java.util.Locale.ROOT)
+                        .replaceAll("[^a-z0-9]+", "-")
+                + (isPractice(file) ? ".practice" : "") + ".slate.json";
+    }
+}
