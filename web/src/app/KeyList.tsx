@@ -15,6 +15,7 @@ const TEST: readonly (readonly [string, string])[] = [
   ["E", "expose the strip as planned; at Print, the print"],
   ["W K", "mark the whites, or the first black"],
   ["← →", "on a mark: half a patch lighter or darker"],
+  ["arrows", "on a named tone: move it; with Shift farther"],
 ];
 const SHAPE: readonly (readonly [string, string])[] = [
   ["O", "new ellipse"],

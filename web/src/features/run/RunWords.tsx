@@ -83,8 +83,12 @@ function Lamp(props: { run: RunView; step: number; elapsed: number }) {
   return (
     <>
       <p className="run-small">
-        {run.lampOn ? "Now" : now.before !== "" && now.before !== now.words ? `${now.before}, then` : "Ready"}
-        , exposure {step} of {run.script.length}
+        {run.lampOn
+          ? "Now,"
+          : now.before !== "" && now.before !== now.words
+            ? `${now.before}, then`
+            : "Ready,"}{" "}
+        exposure {step} of {run.script.length}
       </p>
       <p className="run-now">{doing.charAt(0).toUpperCase() + doing.slice(1)}</p>
       <p className="run-small">

@@ -48,7 +48,7 @@ describe("what is said before the next thing", () => {
         }),
       );
     expect(between()).toEqual(["box-shut"]);
-    expect(between("PAPER_BOXED")).toEqual(["set-as-shown"]);
+    expect(between("PAPER_BOXED")).toEqual(["white-light-is-safe", "set-as-shown"]);
     expect(between("PAPER_BOXED", "PAPER_TAKEN")).toEqual(["paper-back"]);
   });
 

@@ -3,7 +3,7 @@ import type { RunView } from "../../shared/api/client";
 import { hush, play, sound, speak } from "../../shared/sound/player";
 import { scoreOf } from "../../shared/sound/score";
 import { ASKED, SAID } from "../../shared/sound/words";
-import { isWayBegun, nextOf } from "./next";
+import { isBoxed, isWayBegun, nextOf } from "./next";
 
 /** What is said before the next thing, as clips: the first exposure is announced like every other. */
 export function announcement(run: RunView): readonly string[] {
@@ -14,7 +14,7 @@ export function announcement(run: RunView): readonly string[] {
     return run.resumed ? [SAID.theRest, ...said] : said;
   }
   if (next.do === "event") {
-    const asked = [ASKED[next.kind] ?? ""];
+    const asked = [...(isBoxed(run) ? [SAID.whiteLightIsSafe] : []), ASKED[next.kind] ?? ""];
     return isWayBegun(run) || run.step !== undefined ? asked : [SAID.allLightIsGiven, ...asked];
   }
   return next.do === "hang" ? [SAID.whiteLightIsSafe] : [];
