@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import keyslate.core.trial.Trial;
+import keyslate.server.attack.Attack;
 import keyslate.server.bench.Switchboard;
 import keyslate.server.benchmark.Bench;
 import keyslate.server.benchmark.TrialReport;
@@ -14,7 +15,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 
 /**
  * The start: {@code --data DIR}, {@code --port N}, {@code --demo} (the practice darkroom with Kiln Yard), {@code --clock-speed X}; or {@code bench}; or
- * {@code trial}.
+ * {@code trial}; or {@code attack}.
  */
 public final class KeySlate {
     private static final int DEFAULT_PORT = 8420;
@@ -37,6 +38,9 @@ public final class KeySlate {
             TrialReport.Asked asked = trial(args);
             System.out.print(TrialReport.of(asked));
             return;
+        }
+        if (args.length > 0 && "attack".equals(args[0])) {
+            System.exit(Attack.run(attack(args)) ? 0 : FAILED);
         }
         Map<String, String> settings = settings(args);
         String problem = DataFolder.problem(Path.of(settings.get("keyslate.data")));
@@ -138,6 +142,30 @@ public final class KeySlate {
             }
         }
         return new TrialReport.Asked(runs, seed, steadyPercent, asJson);
+    }
+
+    private static Attack.Asked attack(String[] args) {
+        double minutes = Attack.USUAL_MINUTES;
+        long seed = Attack.USUAL_SEED;
+        Optional<String> part = Optional.empty();
+        boolean asJson = false;
+        for (int i = 1; i < args.length; i++) {
+            switch (args[i]) {
+                case "--minutes" -> minutes = Double.parseDouble(number(args, ++i, 1, 1440));
+                case "--seed" -> seed = Long.parseLong(number(args, ++i, 0, 999_999));
+                case "--part" -> part = Optional.of(part(value(args, ++i)));
+                case "--json" -> asJson = true;
+                default -> fail("It does not know “" + args[i] + "”. ./slate help lists what it knows.");
+            }
+        }
+        return new Attack.Asked(minutes, seed, part, asJson);
+    }
+
+    private static String part(String name) {
+        if (!Attack.parts().contains(name)) {
+            fail("There is no part “" + name + "” of the attack; there are " + String.join(", ", Attack.parts()) + ".");
+        }
+        return name;
     }
 
     private static String value(String[] args, int i) {

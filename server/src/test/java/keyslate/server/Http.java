@@ -57,7 +57,7 @@ public final class Http {
     public Answer send(String method, String path, String body, String... headers) {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))
                 .method(method, body.isEmpty() ? BodyPublishers.noBody() : BodyPublishers.ofString(body));
-        if (!body.isEmpty()) {
+        if (!body.isEmpty() && !List.of(headers).contains("Content-Type")) {
             request.header("Content-Type", "application/json");
         }
         if (headers.length > 0) {

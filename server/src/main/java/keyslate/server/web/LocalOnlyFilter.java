@@ -75,8 +75,7 @@ class LocalOnlyFilter extends OncePerRequestFilter {
         }
     }
 
-    private static void refuse(HttpServletResponse response, int status, String code, String detail)
-            throws IOException {
+    static void refuse(HttpServletResponse response, int status, String code, String detail) throws IOException {
         response.setStatus(status);
         response.setContentType("application/problem+json");
         response.getWriter()

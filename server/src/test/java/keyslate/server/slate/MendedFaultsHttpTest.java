@@ -16,6 +16,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import javax.imageio.ImageIO;
 import keyslate.server.ApplicationTest;
+import keyslate.server.Http;
 import keyslate.server.Http.Answer;
 import keyslate.server.negative.Negatives;
 import org.junit.jupiter.api.BeforeEach;
@@ -289,6 +290,11 @@ class MendedFaultsHttpTest extends ApplicationTest {
         assertThat(http().get("/error").status()).isBetween(400, 499);
         assertThat(http().send("POST", "/api/slates", "{}", "Accept", "*/*").status())
                 .isEqualTo(422);
+        for (String type : List.of("*/*", "application/*", "nonsense", "application/json; charset=utf-7")) {
+            Http.Answer refused = http().send("POST", "/api/slates", "{}", "Content-Type", type);
+            assertThat(refused.status()).as(type).isEqualTo(415);
+            assertThat(refused.code()).as(type).isEqualTo("unsupported-media-type");
+        }
     }
 
     /** A file without a hash in its name is asked for again; one with a hash may stay for a year. */

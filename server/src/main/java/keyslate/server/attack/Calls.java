@@ -1,0 +1,103 @@
+package keyslate.server.attack;
+
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.Map;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Requests to a target. */
+final class Calls {
+    static final JsonMapper JSON = JsonMapper.shared();
+    private static final String PLAIN = "application/json";
+    private static final Duration PATIENCE = Duration.ofSeconds(30);
+    private static final int SERVER_ERROR = 500;
+    private static final int REFUSED = 400;
+
+    private final HttpClient client = HttpClient.newHttpClient();
+    private final String address;
+
+    Calls(String address) {
+        this.address = address;
+    }
+
+    /**
+     * What came back.
+     *
+     * @param seconds until the last byte was there
+     */
+    record Answer(int status, String type, byte[] body, double seconds) {
+        JsonNode json() {
+            return JSON.readTree(body);
+        }
+
+        boolean isTaken() {
+            return status < REFUSED;
+        }
+
+        boolean isRefused() {
+            return status >= REFUSED && status < SERVER_ERROR;
+        }
+
+        boolean isFault() {
+            return status >= SERVER_ERROR;
+        }
+    }
+
+    String address() {
+        return address;
+    }
+
+    int port() {
+        return URI.create(address).getPort();
+    }
+
+    Answer get(String path) throws IOException {
+        return send("GET", path, new byte[0], PLAIN);
+    }
+
+    Answer post(String path, Map<String, ?> body) throws IOException {
+        return send("POST", path, JSON.writeValueAsBytes(body), PLAIN);
+    }
+
+    Answer patch(String path, Map<String, ?> body) throws IOException {
+        return send("PATCH", path, JSON.writeValueAsBytes(body), PLAIN);
+    }
+
+    Answer send(String method, String path, String body) throws IOException {
+        return send(method, path, body.getBytes(StandardCharsets.UTF_8), PLAIN);
+    }
+
+    /**
+     * A request, whatever it holds.
+     *
+     * @throws IOException when the target is gone, or answers nothing for half a minute
+     */
+    Answer send(String method, String path, byte[] body, String type) throws IOException {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path))
+                .timeout(PATIENCE)
+                .method(method, body.length == 0 ? BodyPublishers.noBody() : BodyPublishers.ofByteArray(body));
+        if (body.length > 0) {
+            request.header("Content-Type", type);
+        }
+        long sent = System.nanoTime();
+        try {
+            HttpResponse<byte[]> answer = client.send(request.build(), BodyHandlers.ofByteArray());
+            return new Answer(
+                    answer.statusCode(),
+                    answer.headers().firstValue("content-type").orElse(""),
+                    answer.body(),
+                    (System.nanoTime() - sent) / 1e9);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IOException(e);
+        }
+    }
+}

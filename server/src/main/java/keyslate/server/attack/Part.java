@@ -1,0 +1,30 @@
+package keyslate.server.attack;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.Random;
+
+/** One way to attack. */
+interface Part {
+    String name();
+
+    /**
+     * Attacks until the time is over, on applications of its own.
+     *
+     * @param folder empty; everything the part makes lies in it
+     */
+    void run(Path folder, Random random, Clock until, Figures figures) throws IOException, InterruptedException;
+
+    /** How much time is left. */
+    final class Clock {
+        private final long end;
+
+        Clock(double minutes) {
+            this.end = System.nanoTime() + (long) (minutes * 60e9);
+        }
+
+        boolean isOver() {
+            return System.nanoTime() - end >= 0;
+        }
+    }
+}

@@ -1,0 +1,22 @@
+package keyslate.server.attack;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Optional;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** A short piece of each part of the attack, always the same one. */
+class AttackIT {
+    private static final double MINUTES = 0.25;
+
+    @ParameterizedTest
+    @ValueSource(strings = {"kills", "requests", "races"})
+    void nothingIsLostAndNothingSticks(String part) throws Exception {
+        Figures found = Attack.measure(new Attack.Asked(MINUTES, 1, Optional.of(part), true));
+        assertThat(found.faults()).isEmpty();
+        assertThat(Attack.MUST_BE_NONE)
+                .allSatisfy(name -> assertThat(found.counted(name)).as(name).isZero());
+        assertThat(found.counted(part)).as("so that the rest means something").isPositive();
+    }
+}
