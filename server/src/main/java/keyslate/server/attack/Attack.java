@@ -73,7 +73,7 @@ public final class Attack {
             try {
                 // A seed for each part, so that one alone does what it does among the others.
                 Random random = new Random(asked.seed() * 31 + part.name().hashCode());
-                part.run(folder, random, new Part.Clock(asked.minutes() / wanted.size()), figures);
+                part.run(folder, random, asked.minutes() / wanted.size(), figures);
             } finally {
                 remove(folder);
             }

@@ -36,7 +36,8 @@ final class Kills implements Part {
     }
 
     @Override
-    public void run(Path folder, Random random, Clock until, Figures figures) throws IOException, InterruptedException {
+    public void run(Path folder, Random random, double minutes, Figures figures)
+            throws IOException, InterruptedException {
         List.of("kills", "killsInBurst", "losses", "acknowledged").forEach(figures::count);
         Path data = Files.createDirectory(folder.resolve("data"));
         Ledger ledger = new Ledger();
@@ -44,6 +45,7 @@ final class Kills implements Part {
         try (Target first = start(data)) {
             file = someSlate(first.calls());
         }
+        Clock until = new Clock(minutes);
         for (int round = 0; round == 0 || !until.isOver(); round++) {
             try (Target target = start(data)) {
                 if (round > 0) {

@@ -9,11 +9,11 @@ interface Part {
     String name();
 
     /**
-     * Attacks until the time is over, on applications of its own.
+     * Attacks for as long, on applications of its own, once the first of them is open.
      *
      * @param folder empty; everything the part makes lies in it
      */
-    void run(Path folder, Random random, Clock until, Figures figures) throws IOException, InterruptedException;
+    void run(Path folder, Random random, double minutes, Figures figures) throws IOException, InterruptedException;
 
     /** How much time is left. */
     final class Clock {

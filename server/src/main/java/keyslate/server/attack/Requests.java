@@ -33,12 +33,13 @@ final class Requests implements Part {
     }
 
     @Override
-    public void run(Path folder, Random random, Clock until, Figures figures) throws IOException {
+    public void run(Path folder, Random random, double minutes, Figures figures) throws IOException {
         for (String count : List.of("requests", "accepted", "serverErrors", "hangs", "unsaid", "changedByRefusal")) {
             figures.count(count);
         }
         try (Target target =
                 Target.start(Files.createDirectory(folder.resolve("data")), "--demo", "--clock-speed", "50")) {
+            Clock until = new Clock(minutes);
             Attacker attacker = new Attacker(target.calls(), random, figures);
             while (!until.isOver()) {
                 attacker.ask();

@@ -9,8 +9,10 @@ import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import keyslate.server.KeySlate;
 
 /** The application as a process of its own on a folder of its own, listening on loopback. */
@@ -54,7 +56,10 @@ final class Target implements AutoCloseable {
     /** How this very program is started once more. */
     private static List<String> program() {
         String java = Path.of(System.getProperty("java.home"), "bin", "java").toString();
-        String from = System.getProperty("java.class.path");
+        // Where tests run it, their own parts must not take the place of the application's.
+        String from = Arrays.stream(System.getProperty("java.class.path").split(File.pathSeparator))
+                .filter(entry -> !entry.endsWith("test-classes"))
+                .collect(Collectors.joining(File.pathSeparator));
         boolean packed = KeySlate.class
                 .getProtectionDomain()
                 .getCodeSource()

@@ -13,7 +13,7 @@ import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** A body says of what type it is, or nothing; "anything" and what is no type at all are refused before anybody reads it. */
+/** Bodies are JSON or a form with files; of any other type, or of none that there is, they are refused before anybody reads them. */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 1)
 class KnownTypesFilter extends OncePerRequestFilter {
@@ -36,7 +36,10 @@ class KnownTypesFilter extends OncePerRequestFilter {
             return true;
         }
         try {
-            return MediaType.parseMediaType(type).isConcrete();
+            MediaType known = MediaType.parseMediaType(type);
+            return known.isConcrete()
+                    && (known.isCompatibleWith(MediaType.APPLICATION_JSON)
+                            || known.isCompatibleWith(MediaType.MULTIPART_FORM_DATA));
         } catch (InvalidMediaTypeException e) {
             return false;
         }
