@@ -17,7 +17,7 @@ import tools.jackson.databind.json.JsonMapper;
 final class Calls {
     static final JsonMapper JSON = JsonMapper.shared();
     private static final String PLAIN = "application/json";
-    private static final Duration PATIENCE = Duration.ofSeconds(30);
+    private static final Duration PATIENCE = Duration.ofMinutes(2);
     private static final int SERVER_ERROR = 500;
     private static final int REFUSED = 400;
 
@@ -78,7 +78,7 @@ final class Calls {
     /**
      * A request, whatever it holds.
      *
-     * @throws IOException when the target is gone, or answers nothing for half a minute
+     * @throws IOException when the target is gone, or answers nothing for two minutes
      */
     Answer send(String method, String path, byte[] body, String type) throws IOException {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path))
