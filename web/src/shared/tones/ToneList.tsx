@@ -70,8 +70,9 @@ function ToneFields(props: {
       <p>
         <button type="button" className="link" aria-expanded={open} onClick={() => setOpen(!open)}>
           {tone.name}
-        </button>{" "}
-        {view?.says} {view?.patch !== undefined && `Patch ${String(view.patch)} of the next test. `}
+        </button>
+        , {WISHES.find((w) => w.value === tone.wish)?.label}. {view?.says}{" "}
+        {view?.patch !== undefined && `Patch ${String(view.patch)} of the next test. `}
         {wanted !== undefined && Math.abs(wanted) >= SEEN_STOPS && (
           <button type="button" className="link" onClick={() => props.onGive(wanted)}>
             Give {signedStops(wanted)}
