@@ -15,7 +15,10 @@ export function BenchEdge(props: { slateId?: string; stations?: Stations; onKeys
         {props.slateId ? (
           <StationLinks slateId={props.slateId} stations={props.stations ?? []} />
         ) : (
-          <NavLink to="/rolls">Rolls</NavLink>
+          <>
+            <NavLink to="/rolls">Rolls</NavLink>
+            <NavLink to="/backups">Backups</NavLink>
+          </>
         )}
       </nav>
       <button type="button" className="keys-button" onClick={props.onKeys} aria-keyshortcuts="?">

@@ -11,6 +11,11 @@ const GENERAL: readonly (readonly [string, string])[] = [
   ["↑ ↓", "one step in a field; with Shift a bigger one"],
   ["?", "this list"],
 ];
+const ROLLS: readonly (readonly [string, string])[] = [
+  ["/", "find a frame; Escape shows all rolls"],
+  ["arrows", "from frame to frame on a proof sheet; Enter picks it"],
+  ["P M X", "the picked frame: print it, maybe, no"],
+];
 const TEST: readonly (readonly [string, string])[] = [
   ["E", "expose the strip as planned; at Print, the print"],
   ["W K", "mark the whites, or the first black"],
@@ -58,6 +63,7 @@ export function KeyList(props: { open: boolean; stations?: Stations; onClose: ()
     <Modal open={props.open} onCancel={props.onClose} footer={null} title="Keys" width={720}>
       <div className="key-list">
         <Group title="Anywhere" rows={GENERAL} />
+        <Group title="Rolls" rows={ROLLS} />
         {props.stations && (
           <Group title="Stations" rows={props.stations.map((s) => [s.key, s.name] as const)} />
         )}

@@ -12,6 +12,10 @@ export const router = createBrowserRouter([
       { path: "/", element: <BenchPage /> },
       { path: "/rolls", element: <RollsPage /> },
       {
+        path: "/backups",
+        lazy: async () => ({ Component: (await import("../features/backups/BackupsPage")).BackupsPage }),
+      },
+      {
         path: "/runs/:sheetId",
         lazy: async () => ({ Component: (await import("../features/run/RunPage")).RunPage }),
       },

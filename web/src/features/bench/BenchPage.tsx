@@ -3,22 +3,21 @@ import { type ReactNode, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { BenchEdge } from "../../app/BenchEdge";
 import { KeyList } from "../../app/KeyList";
-import { type Schemas, picture, positive } from "../../shared/api/client";
 import { useBench, useSlate } from "../../shared/api/slate";
 import { useKeys } from "../../shared/keys/keys";
 import { enterRoom, useRoom } from "../../shared/room/room";
 import { LightName } from "../../shared/ui/LightName";
 import { NextStepButton } from "../../shared/ui/NextStep";
+import { Shelf } from "../../shared/ui/Shelf";
 import { Verdict } from "../../shared/ui/Verdict";
 import { aperture, number, seconds, sheetSize, times } from "../../shared/units/format";
 import { Elevation, columnLayout } from "../../app/Elevation";
 import { FirstRun } from "./FirstRun";
 import { ImportSlate } from "./ImportSlate";
+import { OtherSlates, type SlateCard, cardPicture } from "./OtherSlates";
 import { PracticeSwitch } from "./PracticeSwitch";
 import { WetSide } from "./WetSide";
 import { Wordmark } from "../../app/Wordmark";
-
-type Card = Schemas["SlateCard"];
 
 /** Home: what is on the easel with its next step, the other slates as small prints, baths and paper. */
 export function BenchPage() {
@@ -27,7 +26,7 @@ export function BenchPage() {
   const navigate = useNavigate();
   const [keysOpen, setKeysOpen] = useState(false);
   const [skipped, setSkipped] = useState(false);
-  const [now, ...others] = bench.data?.slates ?? [];
+  const now = bench.data?.slates[0];
   useKeys({
     n: () => now && void navigate(`/slates/${now.id}/${now.next.station}`),
     s: () => enterRoom(room === "white" ? "safelight" : "white"),
@@ -47,15 +46,14 @@ export function BenchPage() {
           <EmptyBench questions={bench.data.empty ? () => setSkipped(false) : undefined} />
         )}
         {now && <OnEasel card={now} />}
-        {others.length > 0 && (
-          <section aria-label="Other slates">
-            <h2 className="visually-hidden">Other slates</h2>
-            <ul className="small-prints">
-              {others.map((card) => (
-                <SmallPrint key={card.id} card={card} />
-              ))}
-            </ul>
-          </section>
+        {bench.data && <OtherSlates bench={bench.data} />}
+        {bench.data?.backupProblem !== undefined && (
+          <p className="note" role="alert">
+            The backup that was due was not made. {bench.data.backupProblem}{" "}
+            <Link to="/backups" className="link">
+              Look at the backups
+            </Link>
+          </p>
         )}
         <div className="bench-actions">
           {bench.data?.empty === false && (
@@ -73,12 +71,7 @@ export function BenchPage() {
   );
 }
 
-function cardPicture(card: Card): string | undefined {
-  if (card.lastPictureId !== undefined) return picture(card.lastPictureId);
-  return card.hasPicture ? positive(card.frameId, 480) : undefined;
-}
-
-function OnEasel(props: { card: Card }) {
+function OnEasel(props: { card: SlateCard }) {
   const { card } = props;
   const navigate = useNavigate();
   const source = cardPicture(card);
@@ -92,9 +85,16 @@ function OnEasel(props: { card: Card }) {
         )}
       </Link>
       <div>
-        <p className="overline">
-          On the easel, {card.sheets === 1 ? "1 sheet" : `${String(card.sheets)} sheets`} made
-        </p>
+        <div className="overline">
+          <span>On the easel, {card.sheets === 1 ? "1 sheet" : `${String(card.sheets)} sheets`} made</span>
+          <Shelf
+            thing={{ kind: "slate", id: card.id }}
+            title={card.title}
+            away={false}
+            deletable={card.deletable}
+            deletes={false}
+          />
+        </div>
         <h1>{card.title}</h1>
         {card.intent && <p className="intent">“{card.intent}”</p>}
         <Verdict headline={card.next.headline} why={card.next.why}>
@@ -105,26 +105,6 @@ function OnEasel(props: { card: Card }) {
         </Verdict>
       </div>
     </section>
-  );
-}
-
-function SmallPrint(props: { card: Card }) {
-  const { card } = props;
-  const source = cardPicture(card);
-  return (
-    <li>
-      <Link to={`/slates/${card.id}/${card.next.station}`}>
-        <span className="print">
-          {source ? (
-            <img src={source} alt="" style={{ aspectRatio: card.aspect }} />
-          ) : (
-            <span className="blank-sheet">no scan</span>
-          )}
-        </span>
-        <strong>{card.title}</strong>
-        <span>{card.next.headline}</span>
-      </Link>
-    </li>
   );
 }
 

@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Button } from "antd";
 import { useState } from "react";
+import { Link } from "react-router";
 import { type Problem, type Schemas, api, toProblem, unwrap } from "../../shared/api/client";
 import { Ways } from "../../shared/ui/Choice";
 import { Verdict } from "../../shared/ui/Verdict";
@@ -35,7 +36,12 @@ export function FirstRun(props: { onSkip: () => void }) {
     <section className="first-run" aria-label="First run">
       <h1>What stands in your darkroom?</h1>
       <p className="lead">
-        Three questions. Generic values stand for all the rest, and each says that it is a default.
+        Three questions. Generic values stand for all the rest, and each says that it is a default. Printed
+        with Key Slate before?{" "}
+        <Link to="/backups" className="link">
+          Put a backup back
+        </Link>{" "}
+        instead.
       </p>
       <div className="question">
         <h2>What do you print on?</h2>

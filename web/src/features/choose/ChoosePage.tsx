@@ -2,7 +2,7 @@ import { Button, Input } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { type SlateContext, useSlateContext } from "../../app/SlateFrame";
-import { useRolls } from "../../shared/api/slate";
+import { useRoll } from "../../shared/api/shelf";
 import { ProofSheet } from "../../shared/ui/ProofSheet";
 import { NextStepButton } from "../../shared/ui/NextStep";
 import { Verdict } from "../../shared/ui/Verdict";
@@ -10,9 +10,8 @@ import { Verdict } from "../../shared/ui/Verdict";
 /** The frame of this slate on its roll's proof sheet, and the intent, which is shown again at every judgement. */
 export function ChoosePage() {
   const { slate, edit } = useSlateContext();
-  const rolls = useRolls();
+  const roll = useRoll(slate.frame.rollId).data;
   const navigate = useNavigate();
-  const roll = rolls.data?.find((r) => r.id === slate.frame.rollId);
   return (
     <>
       <main className="stage scrolls">
@@ -30,7 +29,7 @@ export function ChoosePage() {
       <aside className="panel" aria-label="Choose">
         <h2>{slate.naming.title}</h2>
         <p className="lead">
-          {slate.frame.rollTitle}, frame {slate.frame.number}. {slate.frame.caption}
+          {slate.frame.rollTitle}, frame {slate.frame.number}.
         </p>
         <TextLine
           key={`t-${slate.recipeId}`}

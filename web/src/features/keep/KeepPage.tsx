@@ -1,7 +1,9 @@
 import { Button } from "antd";
+import { useNavigate } from "react-router";
 import { useSlateContext } from "../../app/SlateFrame";
 import type { SlateView } from "../../shared/api/client";
 import { NextStepButton } from "../../shared/ui/NextStep";
+import { Shelf } from "../../shared/ui/Shelf";
 import { useRoom } from "../../shared/room/room";
 import { Verdict } from "../../shared/ui/Verdict";
 import { RecipeSheet } from "./RecipeSheet";
@@ -9,6 +11,7 @@ import { RecipeSheet } from "./RecipeSheet";
 /** The final recipe on one page, and the slate as a file. */
 export function KeepPage() {
   const { slate } = useSlateContext();
+  const navigate = useNavigate();
   const print = slate.sheets.find((s) => s.id === slate.acceptedSheetId);
   return (
     <>
@@ -27,7 +30,31 @@ export function KeepPage() {
           pictures. It can be taken in on another bench without loss.
         </p>
         <Waste slate={slate} />
+        {slate.frame.toBeAsked && (
+          <p className="note" role="note">
+            A person on this frame has not agreed to be shown. Ask before this file or a print with its label
+            is given away; what was answered is kept at the frame, in Rolls.
+          </p>
+        )}
         <KeepVerdict slate={slate} accepted={print?.label} />
+        <h3>Not needed now?</h3>
+        <p className="field-hint">
+          {slate.putAwayAt === undefined
+            ? "Put away, a slate leaves the Bench and loses nothing."
+            : "It is put away: it stands under “Put away” on the Bench."}
+          {slate.deletable &&
+            (slate.sheets.some((sheet) => sheet.state !== "ABANDONED")
+              ? " It is practice: nothing real was exposed for it, so it can be deleted."
+              : " Nothing was exposed for it, so it can be deleted.")}
+        </p>
+        <Shelf
+          thing={{ kind: "slate", id: slate.id }}
+          title={slate.naming.title}
+          away={slate.putAwayAt !== undefined}
+          deletable={slate.deletable}
+          deletes
+          onDeleted={() => void navigate("/")}
+        />
       </aside>
     </>
   );

@@ -1,26 +1,33 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { Button, Input } from "antd";
+import { Button } from "antd";
 import { useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { useNavigate } from "react-router";
 import { BenchEdge } from "../../app/BenchEdge";
 import { KeyList } from "../../app/KeyList";
-import { type FrameView, type Problem, api, unwrap } from "../../shared/api/client";
-import { useRolls } from "../../shared/api/slate";
+import { type FrameView, type Schemas, toProblem } from "../../shared/api/client";
+import { type Looked, useFound } from "../../shared/api/frames";
+import { useRolls } from "../../shared/api/shelf";
 import { useKeys } from "../../shared/keys/keys";
 import { enterRoom, useRoom } from "../../shared/room/room";
 import { ProofSheet } from "../../shared/ui/ProofSheet";
-import { TextField } from "../../shared/ui/TextField";
-import { Verdict } from "../../shared/ui/Verdict";
+import { Shelf } from "../../shared/ui/Shelf";
 import { AddRoll } from "./AddRoll";
+import { Finder, asked } from "./Finder";
+import { FoundFrames } from "./FoundFrames";
+import { FramePanel } from "./FramePanel";
+import { RollFacts } from "./RollFacts";
 import { Wordmark } from "../../app/Wordmark";
 
 /** All rolls as proof sheets; a frame that is picked becomes a slate. */
 export function RollsPage() {
-  const rolls = useRolls();
+  const rolls = useRolls(false);
+  const loaded = rolls.data?.pages.flatMap((page) => page.rolls) ?? [];
   const room = useRoom();
   const navigate = useNavigate();
   const [chosen, setChosen] = useState<FrameView>();
   const [keysOpen, setKeysOpen] = useState(false);
+  const [looked, setLooked] = useState<Looked>({});
+  const looking = Object.keys(asked(looked)).length > 0;
+  const found = useFound(asked(looked), looking);
   useKeys({
     b: () => void navigate("/"),
     s: () => enterRoom(room === "white" ? "safelight" : "white"),
@@ -32,31 +39,34 @@ export function RollsPage() {
       <aside className="column rolls-column" aria-label="About rolls">
         <Wordmark />
         <h1>Rolls</h1>
-        <p>
+        <Finder
+          looked={looked}
+          count={looking ? found.data?.pages[0]?.count : undefined}
+          problem={looking && found.error ? toProblem(found.error) : undefined}
+          onLook={setLooked}
+        />
+        <p className="rolls-hint">
           Pick the frame that is to be printed. What it should become is written in one line and shown again
           at every judgement.
         </p>
       </aside>
       <main className="frame-main rolls-main">
-        {rolls.data?.map((roll) => (
-          <ProofSheet key={roll.id} roll={roll} chosen={chosen?.id} onChoose={setChosen} />
-        ))}
-        {rolls.data?.length === 0 && (
-          <p className="empty-line">
-            No roll yet. Add one at the right; then its frames, with or without a scan.
-          </p>
+        {looking ? (
+          <FoundFrames found={found} chosen={chosen?.id} onChoose={setChosen} />
+        ) : (
+          <AllRolls rolls={rolls} chosen={chosen?.id} onChoose={setChosen} />
         )}
       </main>
-      <aside className="panel" aria-label="New slate">
+      <aside className="panel" aria-label="Frame">
         {chosen ? (
-          <StartSlate key={chosen.id} frame={chosen} />
+          <FramePanel key={chosen.id} frame={chosen} />
         ) : (
           <>
-            <h2>New slate</h2>
-            <p className="lead">Pick a frame on a proof sheet.</p>
+            <h2>No frame is picked</h2>
+            <p className="lead">Pick one on a proof sheet, by mouse or with Tab and the arrows.</p>
           </>
         )}
-        <AddRoll rolls={rolls.data ?? []} />
+        {rolls.data && <AddRoll rolls={loaded} />}
       </aside>
       <BenchEdge onKeys={() => setKeysOpen(true)} />
       <KeyList open={keysOpen} onClose={() => setKeysOpen(false)} />
@@ -64,65 +74,77 @@ export function RollsPage() {
   );
 }
 
-function StartSlate(props: { frame: FrameView }) {
-  const { frame } = props;
-  const navigate = useNavigate();
-  const client = useQueryClient();
-  const [title, setTitle] = useState(frame.title);
-  const [intent, setIntent] = useState("");
-  const start = useMutation<{ id: string }, Problem>({
-    mutationFn: () => unwrap(api.POST("/api/slates", { body: { frameId: frame.id, title, intent } })),
-    onSuccess: (slate) => {
-      void client.invalidateQueries({ queryKey: ["rolls"] });
-      void client.invalidateQueries({ queryKey: ["bench"] });
-      void navigate(`/slates/${slate.id}/setup`);
-    },
-  });
+function AllRolls(props: {
+  rolls: ReturnType<typeof useRolls>;
+  chosen: string | undefined;
+  onChoose: (frame: FrameView) => void;
+}) {
+  const { rolls, chosen, onChoose } = props;
+  const loaded = rolls.data?.pages.flatMap((page) => page.rolls) ?? [];
+  const last = rolls.data?.pages.at(-1);
   return (
-    <section>
-      <h2>
-        Frame {frame.number}, {frame.title}
-      </h2>
-      <p className="lead">{frame.caption}</p>
-      {!frame.hasPicture && (
-        <p className="note">
-          This frame was never scanned: there will be no preview, and strips are read by patch number.
+    <>
+      {loaded.map((roll) => (
+        <RollSheet key={roll.id} roll={roll} chosen={chosen} onChoose={onChoose} />
+      ))}
+      {last && loaded.length === 0 && (
+        <p className="empty-line">
+          No roll {last.putAway ? "is in use" : "yet"}. Add one at the right; its frames with it, with or
+          without scans.
         </p>
       )}
-      {frame.printedBefore.map((before) => (
-        <p className="note" key={before.slateId}>
-          Printed before: <Link to={`/slates/${before.slateId}/keep`}>{before.title}</Link>,{" "}
-          {before.recipeLine}.
-        </p>
-      ))}
-      <TextField
-        label="Title"
-        value={title}
-        longest={80}
-        error={start.error?.at("/title")}
-        onChange={setTitle}
-      />
-      <div className="field">
-        <label htmlFor="slate-intent">Intent, in a line</label>
-        <Input.TextArea
-          id="slate-intent"
-          value={intent}
-          maxLength={400}
-          rows={2}
-          placeholder="What must stay white, what black, where the eye goes"
-          onChange={(e) => setIntent(e.target.value)}
-        />
-        {start.error?.at("/intent") && <p className="field-message">{start.error.at("/intent")}</p>}
-      </div>
-      <Verdict
-        headline={`Start a slate for frame ${frame.number}.`}
-        why="The lens that covers the format and the first box of paper are set; change them at Set up."
-        error={start.error?.errors.length === 0 ? start.error.message : undefined}
-      >
-        <Button type="primary" className="on-dark" loading={start.isPending} onClick={() => start.mutate()}>
-          Start slate
+      {last && last.moreRolls > 0 && (
+        <Button
+          className="more"
+          loading={rolls.isFetchingNextPage}
+          onClick={() => void rolls.fetchNextPage()}
+        >
+          Older rolls ({last.moreRolls})
         </Button>
-      </Verdict>
-    </section>
+      )}
+      {last && last.putAway > 0 && <RollsPutAway count={last.putAway} onChoose={onChoose} />}
+    </>
+  );
+}
+
+function RollSheet(props: {
+  roll: Schemas["RollView"];
+  chosen?: string | undefined;
+  onChoose: (frame: FrameView) => void;
+}) {
+  const { roll } = props;
+  const away = roll.putAwayAt !== undefined;
+  return (
+    <ProofSheet roll={roll} chosen={props.chosen} onChoose={props.onChoose}>
+      <RollFacts roll={roll} />
+      <Shelf
+        thing={{ kind: "roll", id: roll.id }}
+        title={roll.title}
+        away={away}
+        deletable={roll.deletable}
+        deletes={away}
+      />
+    </ProofSheet>
+  );
+}
+
+/** Rolls that are not needed now; one that nothing was printed from can be deleted here. */
+function RollsPutAway(props: { count: number; onChoose: (frame: FrameView) => void }) {
+  const [open, setOpen] = useState(false);
+  const away = useRolls(true, open);
+  return (
+    <details className="put-away" onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary>Put away ({props.count})</summary>
+      {away.data?.pages
+        .flatMap((page) => page.rolls)
+        .map((roll) => (
+          <RollSheet key={roll.id} roll={roll} onChoose={props.onChoose} />
+        ))}
+      {away.hasNextPage && (
+        <Button className="more" loading={away.isFetchingNextPage} onClick={() => void away.fetchNextPage()}>
+          Older ones
+        </Button>
+      )}
+    </details>
   );
 }

@@ -17,6 +17,8 @@ import { useGlance } from "./useGlance";
 import { useEndRun, useHappened, useIsAsking, useLamp, useRun } from "./useRun";
 import { useRunSounds } from "./useRunSounds";
 
+const NOT_WRITTEN =
+  "The disk does not take the record. What this exposure gave is known and is written as soon as it does: free some space, and leave Key Slate open.";
 /** A second press so soon after the first is a slip of the finger. */
 const SLIP_MS = 300;
 /** Presses in the first moment of light do nothing. */
@@ -145,7 +147,12 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
           run={run}
           elapsed={elapsed}
           busy={end.isPending}
-          problem={lamp.error?.message ?? happened.error?.message ?? end.error?.message}
+          problem={
+            lamp.error?.message ??
+            happened.error?.message ??
+            end.error?.message ??
+            (run.unwritten ? NOT_WRITTEN : undefined)
+          }
         />
         <RunPicture run={run} elapsed={elapsed} />
         <div className="run-keys">

@@ -40,6 +40,7 @@ export function begun(slate: SlateView, kind: string, speed: number): RunView {
       elapsedSeconds: 0,
       clockSpeed: speed,
       powerLost: false,
+      unwritten: false,
       events: [],
     },
     0,

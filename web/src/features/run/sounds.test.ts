@@ -9,6 +9,7 @@ const run = (part: Partial<RunView>): RunView =>
     lamp: "SWITCHED",
     lampOn: false,
     powerLost: false,
+    unwritten: false,
     resumed: false,
     events: [],
     script: [

@@ -14,10 +14,14 @@ import {
 
 export type LampRequest = Schemas["LampRequest"];
 
+const DISK_ASKED_EVERY_MS = 1000;
+
 export function useRun(sheetId: string) {
   return useQuery({
     queryKey: ["run", sheetId],
     queryFn: () => unwrap(api.GET("/api/sheets/{id}/run", { params: { path: { id: sheetId } } })),
+    // Nobody says when the disk is well again.
+    refetchInterval: (query) => (query.state.data?.unwritten === true ? DISK_ASKED_EVERY_MS : false),
   });
 }
 

@@ -107,10 +107,6 @@ export function useStores() {
   });
 }
 
-export function useRolls() {
-  return useQuery({ queryKey: ["rolls"], queryFn: () => unwrap(api.GET("/api/rolls")) });
-}
-
 export function useBench() {
   return useQuery({ queryKey: ["bench"], queryFn: () => unwrap(api.GET("/api/bench")) });
 }

@@ -1,12 +1,15 @@
-import { type Schemas, type FrameView, positive } from "../api/client";
+import type { KeyboardEvent, ReactNode } from "react";
+import type { FrameView, Schemas } from "../api/client";
+import { FrameButton } from "./FrameButton";
 
 type Roll = Schemas["RollView"];
 
-/** A roll as a proof sheet: frames in strips on black, as film lies under glass. */
+/** A roll as a proof sheet: frames in their strips on black, as film lies under glass. */
 export function ProofSheet(props: {
   roll: Roll;
   chosen?: string | undefined;
   onChoose: (frame: FrameView) => void;
+  children?: ReactNode;
 }) {
   const { roll } = props;
   return (
@@ -14,43 +17,59 @@ export function ProofSheet(props: {
       <header>
         <h2>{roll.title}</h2>
         <span>{roll.film}</span>
+        {props.children}
       </header>
       {roll.frames.length === 0 ? (
-        <p className="proof-empty">No frames yet. Add the first one below.</p>
+        <p className="proof-empty">No frames yet. Add the first one at the right.</p>
       ) : (
-        <ul className="film">
-          {roll.frames.map((frame) => (
-            <li key={frame.id}>
-              <button
-                type="button"
-                aria-pressed={frame.id === props.chosen}
-                onClick={() => props.onChoose(frame)}
-              >
-                {frame.hasPicture ? (
-                  <img
-                    src={positive(frame.id, 320)}
-                    alt=""
-                    style={{ aspectRatio: frame.widthMm / frame.heightMm }}
-                  />
-                ) : (
-                  <span
-                    className="not-scanned"
-                    aria-hidden="true"
-                    style={{ aspectRatio: frame.widthMm / frame.heightMm }}
-                  >
-                    not scanned
-                  </span>
-                )}
-                <span className="edge-number">
-                  <span className="visually-hidden">Frame </span>
-                  <b>{frame.number}</b> {frame.title}
-                  {frame.printedBefore.length > 0 && <i> on a slate</i>}
-                </span>
-              </button>
-            </li>
+        <div className="strips" onKeyDown={walk}>
+          {strips(roll).map((strip) => (
+            <ul className="film" key={strip[0]?.id}>
+              {strip.map((frame) => (
+                <li key={frame.id}>
+                  <FrameButton frame={frame} chosen={frame.id === props.chosen} onChoose={props.onChoose} />
+                </li>
+              ))}
+            </ul>
           ))}
-        </ul>
+        </div>
       )}
     </section>
   );
+}
+
+function strips(roll: Roll): FrameView[][] {
+  let first = 0;
+  return roll.strips.map((count) => {
+    first += count;
+    return roll.frames.slice(first - count, first);
+  });
+}
+
+/** Arrows go from frame to frame as they lie: along the strip, and to the strip above or below. */
+function walk(event: KeyboardEvent<HTMLElement>) {
+  const from = (event.target as HTMLElement).closest("li");
+  const strip = from?.parentElement;
+  if (!from || !strip) return;
+  const place = [...strip.children].indexOf(from);
+  const all = [...event.currentTarget.querySelectorAll("li")];
+  const at = all.indexOf(from);
+  const to: Element | null | undefined =
+    event.key === "ArrowRight"
+      ? all[at + 1]
+      : event.key === "ArrowLeft"
+        ? all[at - 1]
+        : event.key === "ArrowDown"
+          ? near(strip.nextElementSibling, place)
+          : event.key === "ArrowUp"
+            ? near(strip.previousElementSibling, place)
+            : undefined;
+  const button = to?.querySelector("button");
+  if (!button) return;
+  event.preventDefault();
+  button.focus();
+}
+
+function near(strip: Element | null, place: number): Element | undefined {
+  return strip ? (strip.children[place] ?? strip.children[strip.children.length - 1]) : undefined;
 }

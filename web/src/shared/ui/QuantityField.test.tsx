@@ -51,6 +51,17 @@ it("keeps what was refused", async () => {
   expect(screen.getByRole("alert")).toHaveTextContent("Too long.");
 });
 
+it("asks again for what was refused on Enter, but not by being left", async () => {
+  const onCommit = vi.fn(() => Promise.reject(new Error("no")));
+  const { input } = field({ onCommit, error: "Key Slate does not answer." });
+  await userEvent.clear(input);
+  await userEvent.type(input, "20{Enter}");
+  fireEvent.blur(input);
+  expect(onCommit).toHaveBeenCalledTimes(1);
+  await userEvent.type(input, "{Enter}");
+  expect(onCommit).toHaveBeenCalledTimes(2);
+});
+
 it("brings back what stands on Escape", async () => {
   const { input } = field();
   await userEvent.clear(input);

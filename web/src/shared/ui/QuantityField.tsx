@@ -48,24 +48,27 @@ export function QuantityField(props: QuantityFieldProps) {
   const [typed, setTyped] = useState<string>();
   const [problem, setProblem] = useState<string>();
   const [sent, setSent] = useState<string>();
+  const [refused, setRefused] = useState(false);
 
   const settle = (text: string, answer: unknown) => {
     setSent(text);
+    setRefused(false);
     Promise.resolve(answer).then(
       () => {
         setSent(undefined);
         setTyped((now) => (now === text ? undefined : now));
       },
-      () => undefined,
+      () => setRefused(true),
     );
   };
-  const commit = () => {
+  /** Leaving the field does not ask again for what was refused; Enter does, since a server or a disk may be back. */
+  const commit = (again = false) => {
     if (typed === undefined || typed.trim() === props.shown) {
       setTyped(undefined);
       setProblem(undefined);
       return;
     }
-    if (typed === sent) return;
+    if (typed === sent && !(again && refused)) return;
     const parsed = parseQuantity(typed);
     if (parsed.kind === "error") return setProblem(parsed.message);
     if (parsed.unit !== "" && !(props.units ?? []).includes(parsed.unit)) {
@@ -78,7 +81,7 @@ export function QuantityField(props: QuantityFieldProps) {
   };
 
   const onKeyDown = (event: KeyboardEvent) => {
-    if (event.key === "Enter") commit();
+    if (event.key === "Enter") commit(true);
     if (event.key === "Escape") {
       setTyped(undefined);
       setProblem(undefined);
@@ -117,7 +120,7 @@ export function QuantityField(props: QuantityFieldProps) {
           setTyped(event.target.value);
           setSent(undefined);
         }}
-        onBlur={commit}
+        onBlur={() => commit()}
         onKeyDown={onKeyDown}
       />
       {message ? (

@@ -3,8 +3,10 @@ package keyslate.server;
 import java.nio.file.Path;
 import java.time.Clock;
 import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.store.BackupPlanRepository;
 import keyslate.store.Database;
 import keyslate.store.bench.StoresRepository;
+import keyslate.store.negative.FrameSearch;
 import keyslate.store.negative.PictureRepository;
 import keyslate.store.negative.RollRepository;
 import keyslate.store.slate.RecipeRepository;
@@ -28,8 +30,18 @@ public class Darkroom {
     }
 
     @Bean
+    BackupPlanRepository backupPlanRepository(Database database) {
+        return new BackupPlanRepository(database);
+    }
+
+    @Bean
     RollRepository rollRepository(Database database) {
         return new RollRepository(database);
+    }
+
+    @Bean
+    FrameSearch frameSearch(Database database) {
+        return new FrameSearch(database);
     }
 
     @Bean

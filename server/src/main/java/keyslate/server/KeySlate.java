@@ -1,25 +1,35 @@
 package keyslate.server;
 
+import ch.qos.logback.classic.Level;
+import ch.qos.logback.classic.Logger;
 import java.nio.file.Path;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import keyslate.core.trial.Trial;
 import keyslate.server.attack.Attack;
+import keyslate.server.backup.BackupCommands;
 import keyslate.server.bench.Switchboard;
 import keyslate.server.benchmark.Bench;
 import keyslate.server.benchmark.TrialReport;
+import keyslate.store.StorageException;
+import org.slf4j.LoggerFactory;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.PortInUseException;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /**
- * The start: {@code --data DIR}, {@code --port N}, {@code --demo} (the practice darkroom with Kiln Yard), {@code --clock-speed X}; or {@code bench}; or
- * {@code trial}; or {@code attack}.
+ * The start: {@code --data DIR}, {@code --port N}, {@code --demo} (the practice darkroom with Kiln Yard), {@code --clock-speed X}; or one of the
+ * commands {@code bench}, {@code trial}, {@code attack}, {@code backup}, {@code restore}.
  */
 public final class KeySlate {
     private static final int DEFAULT_PORT = 8420;
     private static final int FAILED = 1;
+    private static final String DATA = "--data";
+    private static final String DEMO = "--demo";
+    private static final String JSON = "--json";
+    private static final List<String> COMMANDS = List.of("bench", "trial", "attack", "backup", "restore");
 
     private final Map<String, String> settings;
     private ConfigurableApplicationContext open;
@@ -30,22 +40,32 @@ public final class KeySlate {
 
     public static void main(String[] args) throws Exception {
         System.setProperty("java.awt.headless", "true");
-        if (args.length > 0 && "bench".equals(args[0])) {
-            Bench.run(bench(args));
-            return;
+        String command = args.length > 0 ? args[0] : "";
+        try {
+            if (COMMANDS.contains(command)) {
+                // Their output is what they say.
+                ((Logger) LoggerFactory.getLogger(org.slf4j.Logger.ROOT_LOGGER_NAME)).setLevel(Level.OFF);
+            }
+            switch (command) {
+                case "bench" -> Bench.run(bench(args));
+                case "trial" -> System.out.print(TrialReport.of(trial(args)));
+                case "attack" -> System.exit(Attack.run(attack(args)) ? 0 : FAILED);
+                case "backup" -> System.out.println(backup(args));
+                case "restore" -> System.out.println(restore(args));
+                default -> open(Options.of(args, 0, List.of(DATA, "--port", "--clock-speed"), List.of(DEMO)));
+            }
+        } catch (Options.UsageException e) {
+            fail((COMMANDS.contains(command) ? "" : "Key Slate cannot start. ") + e.getMessage());
+        } catch (StorageException e) {
+            fail(e.getMessage());
         }
-        if (args.length > 0 && "trial".equals(args[0])) {
-            TrialReport.Asked asked = trial(args);
-            System.out.print(TrialReport.of(asked));
-            return;
-        }
-        if (args.length > 0 && "attack".equals(args[0])) {
-            System.exit(Attack.run(attack(args)) ? 0 : FAILED);
-        }
-        Map<String, String> settings = settings(args);
+    }
+
+    private static void open(Options options) {
+        Map<String, String> settings = settings(options);
         String problem = DataFolder.problem(Path.of(settings.get("keyslate.data")));
         if (problem != null) {
-            fail(problem);
+            fail("Key Slate cannot start. " + problem);
         }
         new KeySlate(settings).start();
         System.out.println(
@@ -63,11 +83,11 @@ public final class KeySlate {
         } catch (RuntimeException e) {
             for (Throwable cause = e; cause != null; cause = cause.getCause()) {
                 if (cause instanceof PortInUseException) {
-                    fail("Port " + settings.get("server.port")
+                    fail("Key Slate cannot start. Port " + settings.get("server.port")
                             + " is taken by another program. Name another one with --port.");
                 }
-                if (cause instanceof keyslate.store.StorageException) {
-                    fail(cause.getMessage());
+                if (cause instanceof StorageException) {
+                    fail("Key Slate cannot start. " + cause.getMessage());
                 }
             }
             throw e;
@@ -89,97 +109,70 @@ public final class KeySlate {
     }
 
     private static void fail(String message) {
-        System.err.println("Key Slate cannot start. " + message);
+        System.err.println(message);
         System.exit(FAILED);
     }
 
-    private static Map<String, String> settings(String[] args) {
+    private static Map<String, String> settings(Options options) {
         Map<String, String> settings = new HashMap<>();
-        settings.put("server.port", Integer.toString(DEFAULT_PORT));
-        settings.put(
-                "keyslate.data",
-                Path.of(System.getProperty("user.home"), "key-slate").toString());
-        for (int i = 0; i < args.length; i++) {
-            switch (args[i]) {
-                case "--demo" -> {
-                    settings.put("keyslate.demo", "true");
-                    settings.put("keyslate.practice", "true");
-                }
-                case "--data" -> settings.put("keyslate.data", value(args, ++i));
-                case "--port" -> settings.put("server.port", number(args, ++i, 1, 65535));
-                case "--clock-speed" -> settings.put("keyslate.clock-speed", number(args, ++i, 1, 1000));
-                default -> fail("It does not know “" + args[i] + "”. ./slate help lists what it knows.");
-            }
+        settings.put("server.port", Integer.toString(options.number("--port", 1, 65535, DEFAULT_PORT)));
+        settings.put("keyslate.data", data(options).toString());
+        if (options.has(DEMO)) {
+            settings.put("keyslate.demo", "true");
+            settings.put("keyslate.practice", "true");
+        }
+        if (options.has("--clock-speed")) {
+            settings.put("keyslate.clock-speed", Integer.toString(options.number("--clock-speed", 1, 1000, 1)));
         }
         return settings;
     }
 
+    private static Path data(Options options) {
+        return options.path(DATA).orElse(Path.of(System.getProperty("user.home"), "key-slate"));
+    }
+
     private static Bench.Asked bench(String[] args) {
-        boolean asJson = false;
-        Optional<Path> kernels = Optional.empty();
-        for (int i = 1; i < args.length; i++) {
-            switch (args[i]) {
-                case "--json" -> asJson = true;
-                case "--kernel-figures" -> kernels = Optional.of(Path.of(value(args, ++i)));
-                default -> fail("It does not know “" + args[i] + "”. ./slate help lists what it knows.");
-            }
-        }
-        return new Bench.Asked(asJson, kernels);
+        Options options = Options.of(args, 1, List.of("--kernel-figures"), List.of(JSON));
+        return new Bench.Asked(options.has(JSON), options.path("--kernel-figures"));
     }
 
     private static TrialReport.Asked trial(String[] args) {
-        int runs = TrialReport.USUAL_RUNS;
-        long seed = TrialReport.USUAL_SEED;
-        int steadyPercent = 0;
-        boolean asJson = false;
-        for (int i = 1; i < args.length; i++) {
-            switch (args[i]) {
-                case "--n" -> runs = Integer.parseInt(number(args, ++i, 1, Trial.MOST_RUNS));
-                case "--seed" -> seed = Long.parseLong(number(args, ++i, 0, 999_999));
-                case "--steady" -> steadyPercent = Integer.parseInt(number(args, ++i, 0, 100));
-                case "--json" -> asJson = true;
-                default -> fail("It does not know “" + args[i] + "”. ./slate help lists what it knows.");
-            }
-        }
-        return new TrialReport.Asked(runs, seed, steadyPercent, asJson);
+        Options options = Options.of(args, 1, List.of("--n", "--seed", "--steady"), List.of(JSON));
+        return new TrialReport.Asked(
+                options.number("--n", 1, Trial.MOST_RUNS, TrialReport.USUAL_RUNS),
+                options.number("--seed", 0, 999_999, TrialReport.USUAL_SEED),
+                options.number("--steady", 0, 100, 0),
+                options.has(JSON));
     }
 
     private static Attack.Asked attack(String[] args) {
-        double minutes = Attack.USUAL_MINUTES;
-        long seed = Attack.USUAL_SEED;
-        Optional<String> part = Optional.empty();
-        boolean asJson = false;
-        for (int i = 1; i < args.length; i++) {
-            switch (args[i]) {
-                case "--minutes" -> minutes = Double.parseDouble(number(args, ++i, 1, 1440));
-                case "--seed" -> seed = Long.parseLong(number(args, ++i, 0, 999_999));
-                case "--part" -> part = Optional.of(part(value(args, ++i)));
-                case "--json" -> asJson = true;
-                default -> fail("It does not know “" + args[i] + "”. ./slate help lists what it knows.");
-            }
+        Options options = Options.of(args, 1, List.of("--minutes", "--seed", "--part"), List.of(JSON));
+        Optional<String> part = options.text("--part");
+        if (part.isPresent() && !Attack.parts().contains(part.get())) {
+            throw new Options.UsageException("There is no part “" + part.get() + "” of the attack; there are "
+                    + String.join(", ", Attack.parts()) + ".");
         }
-        return new Attack.Asked(minutes, seed, part, asJson);
+        return new Attack.Asked(
+                options.number("--minutes", 1, 1440, Attack.USUAL_MINUTES),
+                options.number("--seed", 0, 999_999, Attack.USUAL_SEED),
+                part,
+                options.has(JSON));
     }
 
-    private static String part(String name) {
-        if (!Attack.parts().contains(name)) {
-            fail("There is no part “" + name + "” of the attack; there are " + String.join(", ", Attack.parts()) + ".");
-        }
-        return name;
+    private static String backup(String[] args) {
+        Options options = Options.of(args, 1, List.of(DATA, "--to"), List.of(DEMO));
+        return BackupCommands.backup(data(options), options.has(DEMO), options.path("--to"));
     }
 
-    private static String value(String[] args, int i) {
-        if (i >= args.length) {
-            fail(args[i - 1] + " needs a value.");
+    private static String restore(String[] args) {
+        Options options = Options.of(args, 1, List.of(DATA, "--from"), List.of(DEMO));
+        Path from = options.path("--from")
+                .orElseThrow(() -> new Options.UsageException("--from FILE says which backup to put back."));
+        Path data = data(options);
+        String problem = DataFolder.problem(data);
+        if (problem != null) {
+            throw new Options.UsageException(problem);
         }
-        return args[i];
-    }
-
-    private static String number(String[] args, int i, int low, int high) {
-        String text = value(args, i);
-        if (!text.matches("\\d{1,6}") || Integer.parseInt(text) < low || Integer.parseInt(text) > high) {
-            fail(args[i - 1] + " needs a number from " + low + " to " + high + ", was “" + text + "”.");
-        }
-        return text;
+        return BackupCommands.restore(from, data, options.has(DEMO));
     }
 }

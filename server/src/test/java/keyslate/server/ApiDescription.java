@@ -10,22 +10,27 @@ import java.util.Map;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.FilterShift;
+import keyslate.server.backup.BackupViews;
 import keyslate.server.bench.BenchViews;
 import keyslate.server.calculation.Calculates;
 import keyslate.server.decide.DecisionViews;
 import keyslate.server.local.LocalViews;
 import keyslate.server.medium.MediumPart;
+import keyslate.server.negative.FrameViews;
 import keyslate.server.negative.RollViews;
 import keyslate.server.print.RunViews;
 import keyslate.server.recipe.RecipeChange;
 import keyslate.server.recipe.StartingTime;
 import keyslate.server.rig.LightView;
+import keyslate.server.search.SearchViews;
 import keyslate.server.sheet.Differences;
 import keyslate.server.sheet.SheetViews;
+import keyslate.server.shelf.ShelfViews;
 import keyslate.server.slate.SlateViews;
 import keyslate.server.test.TestViews;
 import keyslate.server.tone.ToneViews;
 import keyslate.server.web.Quantities;
+import keyslate.store.json.StoredMark;
 import keyslate.store.json.StoredShape;
 import keyslate.store.json.StoredTest;
 import keyslate.store.json.StoredTone;
@@ -43,6 +48,7 @@ import org.springframework.web.bind.annotation.RestController;
 @TestConfiguration
 class ApiDescription {
     private static final List<Class<?>> HOLDERS = List.of(
+            BackupViews.class,
             BenchViews.class,
             classNamed("keyslate.server.calculation.CalculationViews"),
             DecisionViews.class,
@@ -51,11 +57,15 @@ class ApiDescription {
             LocalViews.class,
             MediumPart.class,
             RecipeChange.class,
+            FrameViews.class,
             RollViews.class,
             RunViews.class,
+            SearchViews.class,
             SheetViews.class,
+            ShelfViews.class,
             SlateViews.class,
             StartingTime.class,
+            StoredMark.class,
             StoredShape.class,
             StoredTest.class,
             StoredTone.class,

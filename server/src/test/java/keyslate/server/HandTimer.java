@@ -5,10 +5,8 @@ import java.util.concurrent.ConcurrentHashMap;
 import keyslate.server.print.EnlargerTimer;
 import keyslate.server.print.EnlargerTimers;
 import org.springframework.context.annotation.Primary;
-import org.springframework.stereotype.Component;
 
-/** Timers whose time passes when the test says so, one for each enlarger. */
-@Component
+/** Timers whose time passes when the test says so, one for each enlarger. No component: only who asks for it gets it. */
 @Primary
 public class HandTimer implements EnlargerTimers {
     private final Map<String, Lamp> lamps = new ConcurrentHashMap<>();

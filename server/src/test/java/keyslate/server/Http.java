@@ -10,9 +10,11 @@ import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -118,18 +120,41 @@ public final class Http {
 
     /** Starts a slate for the frame of this subject; its id. */
     public String newSlate(String frame) {
-        String frameId = get("/api/rolls")
-                .json()
-                .valueStream()
-                .flatMap(r -> r.get("frames").valueStream())
-                .filter(f -> frame.equals(f.get("title").asString()))
-                .map(f -> f.get("id").asString())
-                .findFirst()
-                .orElseThrow();
-        return post("/api/slates", Map.of("frameId", frameId, "title", frame, "intent", ""))
+        return post("/api/slates", Map.of("frameId", frame(frame), "title", frame, "intent", ""))
                 .json()
                 .get("id")
                 .asString();
+    }
+
+    /** Every slate on the bench as it stands there, page by page. */
+    public List<JsonNode> slates() {
+        List<JsonNode> all = new ArrayList<>();
+        JsonNode page = get("/api/slates").json();
+        page.get("slates").forEach(all::add);
+        while (page.get("moreSlates").asInt() > 0) {
+            page = get("/api/slates?after=" + all.get(all.size() - 1).get("id").asString())
+                    .json();
+            page.get("slates").forEach(all::add);
+        }
+        return all;
+    }
+
+    /** The id of the frame of this subject, on whichever page of rolls it is. */
+    public String frame(String subject) {
+        JsonNode page = get("/api/rolls").json();
+        while (true) {
+            JsonNode rolls = page.get("rolls");
+            Optional<JsonNode> found = rolls.valueStream()
+                    .flatMap(r -> r.get("frames").valueStream())
+                    .filter(f -> subject.equals(f.get("title").asString()))
+                    .findFirst();
+            if (found.isPresent() || page.get("moreRolls").asInt() == 0) {
+                return found.orElseThrow().get("id").asString();
+            }
+            page = get("/api/rolls?after="
+                            + rolls.get(rolls.size() - 1).get("id").asString())
+                    .json();
+        }
     }
 
     /** The version a slate is at. */

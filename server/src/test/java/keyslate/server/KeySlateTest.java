@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -40,6 +41,36 @@ class KeySlateTest {
             String port = Integer.toString(taken.getLocalPort());
             assertThat(start("--data", folder.toString(), "--port", port))
                     .contains("Port " + port + " is taken by another program");
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+                    restore                        | --from FILE says which backup to put back.
+                    restore --from none            | There is no file none.
+                    backup --to                    | --to needs a value.
+                    attack --part tea              | There is no part “tea” of the attack; there are kills,
+                    trial --n 0                    | --n needs a number from 1
+                    bench --loud                   | It does not know “--loud”
+                    """)
+    void refusesACommand(String arguments, String message) throws Exception {
+        assertThat(start(arguments.split(" "))).startsWith(message);
+    }
+
+    /** Why a data file is not opened is one sentence, without a word of the machinery. */
+    @Test
+    void saysThatTheDataFileIsDamaged() throws Exception {
+        Files.writeString(folder.resolve("key-slate.db"), "no data file ".repeat(1000));
+        String port = Integer.toString(freePort());
+        assertThat(start("--data", folder.toString(), "--port", port))
+                .startsWith("Key Slate cannot start. The data file")
+                .contains("is damaged")
+                .hasLineCount(1);
+    }
+
+    private static int freePort() throws IOException {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
         }
     }
 

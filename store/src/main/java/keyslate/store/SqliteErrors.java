@@ -16,7 +16,7 @@ final class SqliteErrors implements SQLExceptionTranslator {
         if (error instanceof SQLiteException sqlite) {
             String code = sqlite.getResultCode().name().toUpperCase(Locale.ROOT);
             if (code.startsWith(SQLiteErrorCode.SQLITE_FULL.name())) {
-                return new StorageException("The disk is full. Free some space, then try again.", error);
+                return StorageException.full(error);
             }
             if (code.startsWith(SQLiteErrorCode.SQLITE_READONLY.name())
                     || code.startsWith(SQLiteErrorCode.SQLITE_CANTOPEN.name())
@@ -24,8 +24,18 @@ final class SqliteErrors implements SQLExceptionTranslator {
                 return new StorageException(
                         "The data folder cannot be written. Check its permissions, then try again.", error);
             }
+            if (code.startsWith(SQLiteErrorCode.SQLITE_BUSY.name())) {
+                return new StorageException(
+                        "Another program is writing the data file. Nothing was changed; try again.", error);
+            }
             if (code.startsWith(SQLiteErrorCode.SQLITE_IOERR.name())) {
                 return new StorageException("The disk does not answer as it should. Nothing was changed.", error);
+            }
+            if (code.startsWith(SQLiteErrorCode.SQLITE_CORRUPT.name())
+                    || code.startsWith(SQLiteErrorCode.SQLITE_NOTADB.name())) {
+                return new StorageException(
+                        "The data file is damaged. Close Key Slate and start it again: it says what can be saved.",
+                        error);
             }
             if (code.startsWith(SQLiteErrorCode.SQLITE_CONSTRAINT.name())) {
                 return new DataIntegrityViolationException(error.getMessage(), error);

@@ -9,7 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** What was exposed or decided cannot be changed or deleted by any statement. */
+/** What was exposed or decided cannot be changed or deleted by any statement, but with a slate that paper was not exposed for. */
 class AppendOnlyTest extends StoreTest {
     @BeforeEach
     void fill() {
@@ -38,7 +38,9 @@ class AppendOnlyTest extends StoreTest {
                 "DELETE FROM step",
                 "DELETE FROM decision",
                 "DELETE FROM sheet",
-                "DELETE FROM recipe"
+                "DELETE FROM recipe",
+                "UPDATE slate SET practice = 1",
+                "UPDATE sheet SET slate_id = 'other'"
             })
     void refuses(String statement) {
         assertThatThrownBy(() -> run(statement)).hasMessageContaining("never");
@@ -98,7 +100,9 @@ class AppendOnlyTest extends StoreTest {
                         "scan_stays",
                         "sheet_as_begun",
                         "sheet_kept",
+                        "sheet_of_its_slate",
                         "sheet_stays",
+                        "slate_practice",
                         "step_kept",
                         "step_stays");
     }

@@ -5,9 +5,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.BufferedReader;
 import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -30,21 +34,21 @@ class DatabaseTest extends StoreTest {
                     throw new IllegalStateException("in the middle");
                 }))
                 .hasMessage("in the middle");
-        assertThat(rolls.rolls()).isEmpty();
+        assertThat(rolls.first(false, 99)).isEmpty();
     }
 
     @Test
     void aSnapshotSeesOneMoment() {
         RollRepository rolls = new RollRepository(database());
         int seen = database().inSnapshot(() -> {
-            int before = rolls.rolls().size();
+            int before = rolls.first(false, 99).size();
             Thread other = new Thread(() -> database().inTransaction(() -> rolls.add(roll("1"))));
             other.start();
             join(other);
-            return before + rolls.rolls().size();
+            return before + rolls.first(false, 99).size();
         });
         assertThat(seen).isZero();
-        assertThat(rolls.rolls()).hasSize(1);
+        assertThat(rolls.first(false, 99)).hasSize(1);
     }
 
     @Test
@@ -52,7 +56,7 @@ class DatabaseTest extends StoreTest {
         RollRepository rolls = new RollRepository(database());
         int seen = database().inTransaction(() -> {
             rolls.add(roll("1"));
-            return database().inSnapshot(() -> rolls.rolls().size());
+            return database().inSnapshot(() -> rolls.first(false, 99).size());
         });
         assertThat(seen).isEqualTo(1);
     }
@@ -77,14 +81,14 @@ class DatabaseTest extends StoreTest {
             database().sql().sql("PRAGMA max_page_count = " + pages).query().singleValue();
         });
         byte[] huge = new byte[200_000];
-        Picture picture = new Picture("big", "image/png", Picture.SRGB_8, 9, 9, huge.length);
+        Picture picture = new Picture("big", "image/png", Picture.SRGB_8, 9, 9, huge.length, true, false, null);
         PictureRepository pictures = new PictureRepository(database());
         PictureRepository.Working working = new PictureRepository.Working("image/png", huge);
         assertThatThrownBy(() ->
                         database().inTransaction(() -> pictures.add(picture, new ByteArrayInputStream(huge), working)))
                 .isInstanceOf(StorageException.class)
                 .hasMessage("The disk is full. Free some space, then try again.");
-        assertThat(rolls.rolls()).containsExactly(roll("1"));
+        assertThat(rolls.first(false, 99)).containsExactly(roll("1"));
     }
 
     @Test
@@ -96,8 +100,32 @@ class DatabaseTest extends StoreTest {
                 .isInstanceOf(DataIntegrityViolationException.class);
         RollRepository rolls = new RollRepository(database());
         database().inTransaction(() -> rolls.add(roll("1")));
-        assertThat(rolls.rolls()).extracting(Roll::id).contains("1");
+        assertThat(rolls.first(false, 99)).extracting(Roll::id).contains("1");
         assertThat(new SlateRepository(database()).find("other")).isEmpty();
+    }
+
+    /** The driver counts a transaction that could not begin: the next ones must be whole all the same. */
+    @Test
+    void aFileThatAnotherProgramWritesIsSaidToBeBusyAndTheNextTransactionIsWhole() throws SQLException {
+        try (Connection other =
+                        DriverManager.getConnection("jdbc:sqlite:" + database().file());
+                Statement statement = other.createStatement()) {
+            database().setForWriter("busy_timeout = 20");
+            statement.execute("BEGIN IMMEDIATE");
+            RollRepository rolls = new RollRepository(database());
+            assertThatThrownBy(() -> database().inTransaction(() -> rolls.add(roll("1"))))
+                    .isInstanceOf(StorageException.class)
+                    .hasMessageContaining("Another program is writing");
+            statement.execute("ROLLBACK");
+            assertThatThrownBy(() -> database().inTransaction(() -> {
+                        rolls.add(roll("2"));
+                        throw new IllegalStateException("in the middle");
+                    }))
+                    .hasMessage("in the middle");
+            assertThat(rolls.roll("2")).isEmpty();
+            database().inTransaction(() -> rolls.add(roll("3")));
+            assertThat(rolls.roll("3")).isPresent();
+        }
     }
 
     @Test
@@ -136,19 +164,19 @@ class DatabaseTest extends StoreTest {
     }
 
     @Test
-    void pictureFilesComeBackByteForByte() {
+    void pictureFilesComeBackByteForByte() throws IOException {
         byte[] file = new byte[2 * PictureRepository.PART_BYTES + 17];
         new Random(1).nextBytes(file);
         PictureRepository pictures = new PictureRepository(database());
-        Picture picture = new Picture("big", "image/jpeg", Picture.SRGB_8, 9, 9, file.length);
+        Picture picture = new Picture("big", "image/jpeg", Picture.SRGB_8, 9, 9, file.length, true, false, null);
         database()
                 .inTransaction(() -> pictures.add(
                         picture,
                         new ByteArrayInputStream(file),
                         new PictureRepository.Working("image/png", new byte[] {7})));
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        pictures.copy("big", out);
-        assertThat(out.toByteArray()).isEqualTo(file);
+        try (InputStream in = pictures.open("big")) {
+            assertThat(in.readAllBytes()).isEqualTo(file);
+        }
         assertThat(pictures.find("big")).contains(picture);
         assertThat(pictures.working("big").orElseThrow().bytes()).containsExactly(7);
     }
@@ -164,7 +192,7 @@ class DatabaseTest extends StoreTest {
     }
 
     @Test
-    void everythingIsThereAfterReopening() {
+    void everythingIsThereAfterReopening() throws IOException {
         Samples.fill(database());
         reopen();
         for (String table : Samples.tables()) {
@@ -176,9 +204,9 @@ class DatabaseTest extends StoreTest {
                     .as(table)
                     .isEqualTo(1);
         }
-        ByteArrayOutputStream file = new ByteArrayOutputStream();
-        new PictureRepository(database()).copy("pic", file);
-        assertThat(file.toByteArray()).containsExactly(1, 2, 3);
+        try (InputStream file = new PictureRepository(database()).open("pic")) {
+            assertThat(file.readAllBytes()).containsExactly(1, 2, 3);
+        }
     }
 
     @Test
@@ -195,8 +223,8 @@ class DatabaseTest extends StoreTest {
                         .query(String.class)
                         .single())
                 .isEqualTo("ok");
-        List<String> ids =
-                new RollRepository(database()).rolls().stream().map(Roll::id).toList();
+        List<String> ids = new RollRepository(database())
+                .first(false, Integer.MAX_VALUE).stream().map(Roll::id).toList();
         for (int i = 0; i < acknowledged; i++) {
             assertThat(ids).contains("roll " + i);
         }
@@ -240,8 +268,8 @@ class DatabaseTest extends StoreTest {
             for (int i = Integer.parseInt(args[1]); ; i++) {
                 String id = "roll " + i;
                 if (rolls.roll(id).isEmpty()) {
-                    database.inTransaction(
-                            () -> rolls.add(new Roll(id, id, "x".repeat(70), "MONOCHROME", 36, 24, "2026")));
+                    database.inTransaction(() ->
+                            rolls.add(new Roll(id, id, "x".repeat(70), "MONOCHROME", 36, 24, 6, false, "2026", null)));
                 }
                 System.out.println(id);
             }
@@ -249,7 +277,7 @@ class DatabaseTest extends StoreTest {
     }
 
     private static Roll roll(String id) {
-        return new Roll(id, "Roll " + id, "made-up 100", "MONOCHROME", 36, 24, "2026-01-02T03:04:05Z");
+        return new Roll(id, "Roll " + id, "made-up 100", "MONOCHROME", 36, 24, 6, false, "2026-01-02T03:04:05Z", null);
     }
 
     private static void join(Thread thread) {

@@ -29,6 +29,20 @@ final class Samples {
                 .putAll(of("short_mm", 24.0, "added_at", NOW));
         row("frame", "id", "f", "roll_id", "r", "number", "7", "title", "Kiln", "caption", "")
                 .putAll(of("upright", 0, "picture_id", null));
+        row("roll_history", "roll_id", "r", "taken_on", "2026-01-02", "camera", "", "sleeve", "", "nominal_iso", 100.0)
+                .putAll(of("exposed_iso", 200.0, "development", "", "remark", ""));
+        row("frame_notes", "frame_id", "f", "people", "", "consent", "NOT_ASKED", "defects", "", "beyond_rescue", 0)
+                .putAll(of(
+                        "base_density",
+                        0.2,
+                        "shadow_density",
+                        0.4,
+                        "highlight_density",
+                        1.3,
+                        "reader",
+                        "",
+                        "marks",
+                        "[]"));
         row("slate", "id", "s", "frame_id", "f", "created_at", NOW, "version", 1)
                 .putAll(of("recipe_id", "c", "redo_id", null, "accepted_sheet_id", null, "touched_at", NOW));
         row("recipe", "id", "c", "slate_id", "s", "previous_id", null, "made_at", NOW, "edit", "new slate")

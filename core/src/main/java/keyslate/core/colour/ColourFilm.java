@@ -1,5 +1,6 @@
 package keyslate.core.colour;
 
+import keyslate.core.numeric.Linear3;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.Stops;
 
@@ -50,6 +51,20 @@ public final class ColourFilm {
     /** The masking matrix K row by row, for pixel loops. */
     public static float[][] masking() {
         return new float[][] {toFloats(MASKING[0]), toFloats(MASKING[1]), toFloats(MASKING[2])};
+    }
+
+    /** The inverse of K row by row: from densities over base to what each layer alone would have, before masking. */
+    public static double[][] unmasking() {
+        double[][] inverse = new double[3][3];
+        for (int k = 0; k < 3; k++) {
+            double[] unit = new double[3];
+            unit[k] = 1;
+            double[] column = Linear3.solve(MASKING, unit);
+            for (int l = 0; l < 3; l++) {
+                inverse[l][k] = column[l];
+            }
+        }
+        return inverse;
     }
 
     private static float[] toFloats(double[] numbers) {

@@ -32,6 +32,7 @@ class WorkedExamplesTest {
                     ExposureExamples.formulas(),
                     SizeExamples.formulas(),
                     ContrastExamples.formulas(),
+                    FilmExamples.formulas(),
                     LocalExamples.formulas(),
                     ProcessExamples.formulas(),
                     ColourExamples.formulas(),
@@ -69,8 +70,8 @@ class WorkedExamplesTest {
         assertThat(described)
                 .containsExactlyInAnyOrder(
                         "LOC-09", "LOC-10", "LOC-11", "DRK-03", "REA-01", "REA-02", "REA-04", "REA-06", "REA-08",
-                        "REA-09", "REA-10", "REA-11", "DRK-06", "DRK-07", "DRK-08", "COL-16", "COL-20", "COL-23",
-                        "COL-25", "COL-26");
+                        "REA-09", "REA-10", "REA-11", "DRK-06", "DRK-07", "DRK-08", "DRK-09", "COL-16", "COL-20",
+                        "COL-23", "COL-25", "COL-26");
     }
 
     static Stream<Example> examples() {

@@ -17,14 +17,22 @@ import java.util.stream.Stream;
  * another; leaves nothing behind.
  */
 public final class Attack {
-    public static final double USUAL_MINUTES = 10;
-    public static final long USUAL_SEED = 1;
+    public static final int USUAL_MINUTES = 10;
+    public static final int USUAL_SEED = 1;
 
     /** Figures that must be 0. */
-    static final List<String> MUST_BE_NONE =
-            List.of("losses", "serverErrors", "hangs", "unsaid", "changedByRefusal", "racesLost");
+    static final List<String> MUST_BE_NONE = List.of(
+            "losses",
+            "serverErrors",
+            "hangs",
+            "unsaid",
+            "changedByRefusal",
+            "halfTaken",
+            "racesLost",
+            "diskFaultsUnsaid");
 
-    private static final List<Part> PARTS = List.of(new Kills(), new Requests(), new Races());
+    private static final List<Part> PARTS =
+            List.of(new Kills(), new Requests(), new Intake(), new Races(), new Disk(), new Load());
 
     private Attack() {}
 
@@ -73,7 +81,8 @@ public final class Attack {
             try {
                 // A seed for each part, so that one alone does what it does among the others.
                 Random random = new Random(asked.seed() * 31 + part.name().hashCode());
-                part.run(folder, random, asked.minutes() / wanted.size(), figures);
+                double share = wanted.size() == 1 ? 1 : part.share();
+                part.run(folder, random, asked.minutes() * share, figures);
             } finally {
                 remove(folder);
             }
@@ -82,8 +91,16 @@ public final class Attack {
     }
 
     private static void remove(Path folder) throws IOException {
+        empty(folder);
+        Files.deleteIfExists(folder);
+    }
+
+    /** Deletes everything in a folder. */
+    static void empty(Path folder) throws IOException {
         try (Stream<Path> files = Files.walk(folder)) {
-            files.sorted(Comparator.reverseOrder()).forEach(f -> f.toFile().delete());
+            files.filter(f -> !f.equals(folder))
+                    .sorted(Comparator.reverseOrder())
+                    .forEach(f -> f.toFile().delete());
         }
     }
 }

@@ -1,5 +1,6 @@
 package keyslate.server.attack;
 
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -9,6 +10,9 @@ import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -16,6 +20,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** Requests to a target. */
 final class Calls {
     static final JsonMapper JSON = JsonMapper.shared();
+    private static final String BOUNDARY = "--attack";
     private static final String PLAIN = "application/json";
     private static final Duration PATIENCE = Duration.ofMinutes(2);
     private static final int SERVER_ERROR = 500;
@@ -63,6 +68,27 @@ final class Calls {
         return send("GET", path, new byte[0], PLAIN);
     }
 
+    /** Every roll with its frames, page by page. */
+    List<JsonNode> rolls() throws IOException {
+        List<JsonNode> all = new ArrayList<>();
+        JsonNode page = get("/api/rolls").json();
+        page.get("rolls").forEach(all::add);
+        while (page.get("moreRolls").asInt() > 0) {
+            page = get("/api/rolls?after=" + all.get(all.size() - 1).get("id").asString())
+                    .json();
+            page.get("rolls").forEach(all::add);
+        }
+        return all;
+    }
+
+    /** The beginning of a body for a slate as it stands now. */
+    Map<String, Object> atVersion(String slate) throws IOException {
+        Map<String, Object> body = new HashMap<>();
+        JsonNode standing = get("/api/slates/" + slate).json().get("standing");
+        body.put("version", standing.get("version").asLong());
+        return body;
+    }
+
     Answer post(String path, Map<String, ?> body) throws IOException {
         return send("POST", path, JSON.writeValueAsBytes(body), PLAIN);
     }
@@ -73,6 +99,20 @@ final class Calls {
 
     Answer send(String method, String path, String body) throws IOException {
         return send(method, path, body.getBytes(StandardCharsets.UTF_8), PLAIN);
+    }
+
+    /** A file as a form sends it, with other fields beside it. */
+    Answer upload(String path, byte[] file, Map<String, String> fields) throws IOException {
+        ByteArrayOutputStream body = new ByteArrayOutputStream();
+        fields.forEach((name, value) -> body.writeBytes(
+                ("--" + BOUNDARY + "\r\nContent-Disposition: form-data; name=\"" + name + "\"\r\n\r\n" + value + "\r\n")
+                        .getBytes(StandardCharsets.UTF_8)));
+        body.writeBytes(("--" + BOUNDARY + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"a.jpg\"\r\n"
+                        + "Content-Type: image/jpeg\r\n\r\n")
+                .getBytes(StandardCharsets.UTF_8));
+        body.writeBytes(file);
+        body.writeBytes(("\r\n--" + BOUNDARY + "--\r\n").getBytes(StandardCharsets.UTF_8));
+        return send("POST", path, body.toByteArray(), "multipart/form-data; boundary=" + BOUNDARY);
     }
 
     /**

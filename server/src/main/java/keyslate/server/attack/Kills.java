@@ -21,12 +21,14 @@ import tools.jackson.databind.JsonNode;
 /**
  * Several clients edit, expose, hang, decide and import at full speed; at a random moment the program is killed, a third of the
  * times while a lamp that it switches is lit. After each kill the data file is sound, and after each start everything is there
- * that was acknowledged.
+ * that was acknowledged. Before that, files that are cut open again ({@link Cuts}).
  */
 final class Kills implements Part {
     private static final int CLIENTS = 3;
     private static final int SHORTEST_MS = 150;
     private static final int LONGEST_MS = 2500;
+    private static final int CUTS = 200;
+    private static final int FEW_CUTS = 20;
     private static final double P95 = 0.95;
     private static final Pattern ID = Pattern.compile("[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}");
 
@@ -36,10 +38,16 @@ final class Kills implements Part {
     }
 
     @Override
+    public double share() {
+        return 0.5;
+    }
+
+    @Override
     public void run(Path folder, Random random, double minutes, Figures figures)
             throws IOException, InterruptedException {
         List.of("kills", "killsInBurst", "losses", "acknowledged").forEach(figures::count);
-        Path data = Files.createDirectory(folder.resolve("data"));
+        Cuts.make(folder, random, minutes < 1 ? FEW_CUTS : CUTS, figures);
+        Path data = Here.stocked(folder.resolve("data"));
         Ledger ledger = new Ledger();
         String file;
         try (Target first = start(data)) {
@@ -70,7 +78,7 @@ final class Kills implements Part {
     }
 
     /** The smallest of the demo's slates, as a file that is taken in again under other ids. */
-    private static String someSlate(Calls calls) throws IOException {
+    static String someSlate(Calls calls) throws IOException {
         String smallest = null;
         for (JsonNode slate : calls.get("/api/bench").json().get("slates")) {
             String file = new String(
@@ -80,6 +88,14 @@ final class Kills implements Part {
             smallest = smallest == null || file.length() < smallest.length() ? file : smallest;
         }
         return smallest;
+    }
+
+    /** The same file as another slate. */
+    static String underFreshIds(String file) {
+        Map<String, String> fresh = new HashMap<>();
+        Matcher ids = ID.matcher(file);
+        return ids.replaceAll(
+                id -> fresh.computeIfAbsent(id.group(), i -> UUID.randomUUID().toString()));
     }
 
     private static void giveUpWhatIsOpen(Calls calls, Ledger ledger) throws IOException {
@@ -204,24 +220,35 @@ final class Kills implements Part {
 
         private void newSlate(Random random) throws IOException {
             List<String> frames = new ArrayList<>();
-            calls.get("/api/rolls")
-                    .json()
+            calls.rolls()
                     .forEach(r ->
                             r.get("frames").forEach(f -> frames.add(f.get("id").asString())));
             String frame = frames.get(random.nextInt(frames.size()));
-            acknowledged(calls.post("/api/slates", Map.of("frameId", frame, "title", "Kept", "intent", "")));
+            Answer made = calls.post("/api/slates", Map.of("frameId", frame, "title", "Kept", "intent", ""));
+            if (made.isTaken()) {
+                // A new slate is set as the last one was, which may have been that of the long light below.
+                calls.patch(
+                        "/api/slates/" + made.json().get("id").asString() + "/recipe",
+                        Map.of("version", 1, "base", Map.of("seconds", 3), "setup", Map.of("enlargerId", enlarger(0))));
+                acknowledged(made);
+            }
+        }
+
+        private String enlarger(int place) throws IOException {
+            return calls.get("/api/stores")
+                    .json()
+                    .get("enlargers")
+                    .get(place)
+                    .get("id")
+                    .asString();
         }
 
         private void takeIn() throws IOException {
-            Map<String, String> fresh = new HashMap<>();
-            Matcher ids = ID.matcher(file);
-            String again = ids.replaceAll(id ->
-                    fresh.computeIfAbsent(id.group(), i -> UUID.randomUUID().toString()));
-            acknowledged(calls.send("POST", "/api/imports", again));
+            acknowledged(calls.send("POST", "/api/imports", underFreshIds(file)));
         }
 
         private void edit(String slate, Random random) throws IOException {
-            Map<String, Object> body = at(slate);
+            Map<String, Object> body = calls.atVersion(slate);
             switch (random.nextInt(4)) {
                 case 0 -> body.put("base", Map.of("changeStops", (random.nextInt(5) - 2) / 12.0));
                 case 1 -> body.put("naming", Map.of("intent", "Intent " + random.nextInt(1000)));
@@ -233,13 +260,6 @@ final class Kills implements Part {
                 figures.add("acknowledged");
                 ledger.slate(slate, answer.json().get("version").asLong());
             }
-        }
-
-        private Map<String, Object> at(String slate) throws IOException {
-            Map<String, Object> body = new HashMap<>();
-            JsonNode standing = calls.get("/api/slates/" + slate).json().get("standing");
-            body.put("version", standing.get("version").asLong());
-            return body;
         }
 
         private void expose(String slate, Random random) throws IOException {
@@ -258,7 +278,7 @@ final class Kills implements Part {
                 end(sheet, "abandon", "ABANDONED");
             } else {
                 end(sheet, "hang", "HUNG");
-                Answer accepted = calls.post("/api/sheets/" + sheet + "/acceptance", at(slate));
+                Answer accepted = calls.post("/api/sheets/" + sheet + "/acceptance", calls.atVersion(slate));
                 if (accepted.isTaken()) {
                     figures.add("acknowledged");
                     ledger.decided(sheet);
@@ -267,7 +287,7 @@ final class Kills implements Part {
         }
 
         private String begin(String slate, String kind) throws IOException {
-            Map<String, Object> body = at(slate);
+            Map<String, Object> body = calls.atVersion(slate);
             body.put("kind", kind);
             Answer begun = calls.post("/api/slates/" + slate + "/sheets", body);
             if (!begun.isTaken()) {
@@ -303,17 +323,15 @@ final class Kills implements Part {
 
         /** Lights a lamp that stays lit for seconds, whatever the others are doing; whether one is lit. */
         boolean lightsALamp() throws IOException {
-            String frame = calls.get("/api/rolls")
-                    .json()
-                    .get(0)
-                    .get("frames")
-                    .get(0)
-                    .get("id")
-                    .asString();
+            String frame = Races.frames(calls, "MONOCHROME").get(0);
             Answer made = calls.post("/api/slates", Map.of("frameId", frame, "title", "Lit", "intent", ""));
-            acknowledged(made);
             String slate = made.json().get("id").asString();
-            Map<String, Object> body = at(slate);
+            // Its light is long: a client that gave it would hold the lamp for rounds.
+            ledger.isForNobody(slate);
+            acknowledged(made);
+            Map<String, Object> body = calls.atVersion(slate);
+            // An enlarger that no client has: its lamp is free.
+            body.put("setup", Map.of("enlargerId", enlarger(1)));
             body.put("base", Map.of("seconds", 600));
             calls.patch("/api/slates/" + slate + "/recipe", body);
             String sheet = begin(slate, "PRINT");

@@ -3,10 +3,12 @@ package keyslate.server.attack;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import keyslate.server.attack.Calls.Answer;
 import tools.jackson.databind.JsonNode;
 
@@ -31,6 +33,7 @@ final class Ledger {
 
     private final Map<String, Long> versions = new LinkedHashMap<>();
     private final Map<String, Sheet> sheets = new LinkedHashMap<>();
+    private final Set<String> forNobody = new HashSet<>();
 
     synchronized void slate(String id, long version) {
         versions.merge(id, version, Math::max);
@@ -48,8 +51,14 @@ final class Ledger {
         sheets.get(sheet).decisions++;
     }
 
+    /** The slates that clients may work at. */
     synchronized List<String> slates() {
-        return List.copyOf(versions.keySet());
+        return versions.keySet().stream().filter(id -> !forNobody.contains(id)).toList();
+    }
+
+    /** A slate is looked at like the others, and no client works at it. */
+    synchronized void isForNobody(String slate) {
+        forNobody.add(slate);
     }
 
     /** Sheets that may still be under the lamp. */

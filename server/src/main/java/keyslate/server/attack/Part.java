@@ -8,6 +8,9 @@ import java.util.Random;
 interface Part {
     String name();
 
+    /** How much of the time it gets where all parts run; together 1. */
+    double share();
+
     /**
      * Attacks for as long, on applications of its own, once the first of them is open.
      *

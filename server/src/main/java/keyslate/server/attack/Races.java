@@ -5,7 +5,6 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
@@ -48,13 +47,17 @@ final class Races implements Part {
     }
 
     @Override
+    public double share() {
+        return 0.07;
+    }
+
+    @Override
     public void run(Path folder, Random random, double minutes, Figures figures)
             throws IOException, InterruptedException {
         List.of("races", "racesLost").forEach(figures::count);
         ExecutorService runners = Executors.newFixedThreadPool(RUNNERS);
         String speed = Integer.toString(SPEED);
-        try (Target target =
-                Target.start(Files.createDirectory(folder.resolve("data")), "--demo", "--clock-speed", speed)) {
+        try (Target target = Target.start(Here.stocked(folder.resolve("data")), "--demo", "--clock-speed", speed)) {
             Clock until = new Clock(minutes);
             Racing racing = new Racing(target.calls(), runners, figures);
             do {
@@ -68,9 +71,10 @@ final class Races implements Part {
         figures.percentile("lampOffP99Ms", "lampOffMs", P99);
     }
 
-    private static List<String> frames(Calls calls, String kind) throws IOException {
+    /** The frames of the films of a kind. */
+    static List<String> frames(Calls calls, String kind) throws IOException {
         List<String> frames = new ArrayList<>();
-        for (JsonNode roll : calls.get("/api/rolls").json()) {
+        for (JsonNode roll : calls.rolls()) {
             if (kind.equals(roll.get("kind").asString())) {
                 roll.get("frames").forEach(f -> frames.add(f.get("id").asString()));
             }
@@ -85,14 +89,8 @@ final class Races implements Part {
 
     private static Map<String, Object> atVersion(Calls calls, String slate, Map<String, Object> more)
             throws IOException {
-        Map<String, Object> body = new java.util.HashMap<>(more);
-        body.put(
-                "version",
-                calls.get("/api/slates/" + slate)
-                        .json()
-                        .get("standing")
-                        .get("version")
-                        .asLong());
+        Map<String, Object> body = calls.atVersion(slate);
+        body.putAll(more);
         return body;
     }
 
@@ -101,18 +99,31 @@ final class Races implements Part {
         private final ExecutorService runners;
         private final Figures figures;
         private final List<String> frames;
+        private final List<String> enlargers = new ArrayList<>();
+        private final String slateFile;
+        private int rounds;
 
         Racing(Calls calls, ExecutorService runners, Figures figures) throws IOException {
             this.calls = calls;
             this.runners = runners;
             this.figures = figures;
             this.frames = frames(calls, "MONOCHROME");
+            this.slateFile = Kills.someSlate(calls);
+            calls.get("/api/stores")
+                    .json()
+                    .get("enlargers")
+                    .forEach(e -> enlargers.add(e.get("id").asString()));
         }
 
         void round() throws IOException, InterruptedException {
+            String file = Kills.underFreshIds(slateFile);
+            race("import", i -> calls.send("POST", "/api/imports", file));
+            twoEnlargers();
             String one = newSlate(calls, frames.get(0));
             String other = newSlate(calls, frames.get(1));
-            Map<String, Object> edit = atVersion(calls, one, Map.of("base", Map.of("changeStops", 0.25)));
+            // By turns, and never added to what stands: a new slate starts with the time of the print accepted last.
+            int seconds = rounds++ % 2 == 0 ? 6 : 9;
+            Map<String, Object> edit = atVersion(calls, one, Map.of("base", Map.of("seconds", seconds)));
             race("edit", i -> calls.patch("/api/slates/" + one + "/recipe", edit));
             String sheet = begun(one);
             String rival = begun(other);
@@ -130,6 +141,23 @@ final class Races implements Part {
             race("hang", i -> calls.post("/api/sheets/" + sheet + "/hang", Map.of()));
             Map<String, Object> accepted = atVersion(calls, one, Map.of());
             race("accept", i -> calls.post("/api/sheets/" + sheet + "/acceptance", accepted));
+        }
+
+        /** Two lamps at once: each has a winner of its own. */
+        private void twoEnlargers() throws IOException, InterruptedException {
+            List<String> sheets = new ArrayList<>();
+            for (int i = 0; i < 2; i++) {
+                String slate = newSlate(calls, frames.get(i));
+                calls.patch(
+                        "/api/slates/" + slate + "/recipe",
+                        atVersion(calls, slate, Map.of("setup", Map.of("enlargerId", enlargers.get(i)))));
+                sheets.add(begun(slate));
+            }
+            race("lamps of two enlargers", 2, i -> lamp(sheets.get(i % 2), true));
+            for (String sheet : sheets) {
+                lamp(sheet, false);
+                calls.post("/api/sheets/" + sheet + "/abandon", Map.of("reason", "race"));
+            }
         }
 
         private String begun(String slate) throws IOException, InterruptedException {
@@ -173,6 +201,10 @@ final class Races implements Part {
 
         /** All at once; one of them must win. */
         private List<Answer> race(String what, Runner runner) throws InterruptedException {
+            return race(what, 1, runner);
+        }
+
+        private List<Answer> race(String what, int wins, Runner runner) throws InterruptedException {
             figures.add("races");
             CountDownLatch go = new CountDownLatch(1);
             List<Future<Answer>> started = new ArrayList<>();
@@ -195,7 +227,7 @@ final class Races implements Part {
             }
             long winners = answers.stream().filter(Answer::isTaken).count();
             long told = answers.stream().filter(a -> a.status() == CONFLICT).count();
-            if (winners != 1 || told != RUNNERS - 1) {
+            if (winners != wins || told != RUNNERS - wins) {
                 figures.fault(
                         "racesLost",
                         what + ": " + answers.stream().map(Answer::status).toList());
@@ -220,7 +252,7 @@ final class Races implements Part {
 
         void run() throws IOException, InterruptedException {
             String slate = newSlate(calls, frames(calls, "MONOCHROME").get(2));
-            String roll = calls.get("/api/rolls").json().get(0).get("id").asString();
+            String roll = calls.rolls().get(0).get("id").asString();
             byte[] picture = picture();
             ExecutorService uploads = Executors.newFixedThreadPool(UPLOADERS);
             List<Socket> sockets = new ArrayList<>();
@@ -286,23 +318,10 @@ final class Races implements Part {
         }
 
         private Answer upload(String roll, int number, byte[] picture) throws IOException {
-            ByteArrayOutputStream body = new ByteArrayOutputStream();
-            String mark = "--attack";
-            for (String[] field : new String[][] {{"number", "a" + number}, {"title", "Load " + number}}) {
-                body.writeBytes((mark + "\r\nContent-Disposition: form-data; name=\"" + field[0] + "\"\r\n\r\n"
-                                + field[1] + "\r\n")
-                        .getBytes(StandardCharsets.UTF_8));
-            }
-            body.writeBytes((mark + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"a.jpg\"\r\n"
-                            + "Content-Type: image/jpeg\r\n\r\n")
-                    .getBytes(StandardCharsets.UTF_8));
-            body.writeBytes(picture);
-            body.writeBytes(("\r\n" + mark + "--\r\n").getBytes(StandardCharsets.UTF_8));
-            return calls.send(
-                    "POST",
+            return calls.upload(
                     "/api/rolls/" + roll + "/frames",
-                    body.toByteArray(),
-                    "multipart/form-data; boundary=attack");
+                    picture,
+                    Map.of("number", "a" + number, "title", "Load " + number));
         }
 
         private byte[] picture() throws IOException {

@@ -2,12 +2,14 @@ package keyslate.server.attack;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import keyslate.server.attack.Calls.Answer;
+import keyslate.store.Database;
+import keyslate.store.FileCounts;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -18,8 +20,12 @@ import tools.jackson.databind.node.ObjectNode;
 final class Requests implements Part {
     private static final double HANGS_SECONDS = 2;
     private static final int UNPROCESSABLE = 422;
+    /** So often it is looked which slates there are. */
+    private static final int LOOKED_AGAIN = 20;
     /** The other darkroom is another application: nobody would be there to ask. */
     private static final String SWITCH = "/api/bench/darkroom";
+
+    private static final String BACKUP = "/api/backups";
 
     private record Operation(String method, String path, JsonNode example) {
         boolean changes() {
@@ -33,14 +39,20 @@ final class Requests implements Part {
     }
 
     @Override
+    public double share() {
+        return 0.2;
+    }
+
+    @Override
     public void run(Path folder, Random random, double minutes, Figures figures) throws IOException {
         for (String count : List.of("requests", "accepted", "serverErrors", "hangs", "unsaid", "changedByRefusal")) {
             figures.count(count);
         }
-        try (Target target =
-                Target.start(Files.createDirectory(folder.resolve("data")), "--demo", "--clock-speed", "50")) {
+        Path data = Here.stocked(folder.resolve("data"));
+        try (Target target = Target.start(data, "--demo", "--clock-speed", "50")) {
             Clock until = new Clock(minutes);
-            Attacker attacker = new Attacker(target.calls(), random, figures);
+            Attacker attacker =
+                    new Attacker(target.calls(), data.resolve(Database.PRACTICE_FILE_NAME), random, figures);
             while (!until.isOver()) {
                 attacker.ask();
             }
@@ -56,13 +68,17 @@ final class Requests implements Part {
         private final Calls calls;
         private final Random random;
         private final Wild wild;
+        private final Path file;
+        private JsonNode slates;
+        private int asked;
         private final Figures figures;
         private final List<Operation> operations = new ArrayList<>();
         private final List<String> frames = new ArrayList<>();
         private final List<String> rolls = new ArrayList<>();
 
-        Attacker(Calls calls, Random random, Figures figures) throws IOException {
+        Attacker(Calls calls, Path file, Random random, Figures figures) throws IOException {
             this.calls = calls;
+            this.file = file;
             this.random = random;
             this.wild = new Wild(random);
             this.figures = figures;
@@ -75,7 +91,7 @@ final class Requests implements Part {
                                     operation.getKey().toUpperCase(java.util.Locale.ROOT), path.getKey(), example));
                         }
                     }));
-            calls.get("/api/rolls").json().forEach(roll -> {
+            calls.rolls().forEach(roll -> {
                 rolls.add(roll.get("id").asString());
                 roll.get("frames").forEach(f -> frames.add(f.get("id").asString()));
             });
@@ -84,7 +100,17 @@ final class Requests implements Part {
         /** One request, looked at from all sides. */
         void ask() throws IOException {
             Operation operation = operations.get(random.nextInt(operations.size()));
-            JsonNode slates = calls.get("/api/bench").json().get("slates");
+            if (BACKUP.equals(operation.path()) && operation.changes() && random.nextInt(10) > 0) {
+                // Each one that is made takes the room of the data once more.
+                return;
+            }
+            if ("DELETE".equals(operation.method())) {
+                delete(operation.path());
+                return;
+            }
+            if (asked++ % LOOKED_AGAIN == 0) {
+                slates = calls.get("/api/bench").json().get("slates");
+            }
             JsonNode slate =
                     calls.get("/api/slates/" + any(slates).get("id").asString()).json();
             String path = path(operation.path(), slate);
@@ -105,17 +131,53 @@ final class Requests implements Part {
             if (random.nextInt(20) == 0) {
                 method = wild.method();
             }
-            String before = fingerprint(slate);
+            Map<String, Long> before = FileCounts.of(file);
             Answer answer = calls.send(method, path, bytes, type);
             judge(method + " " + path, bytes, answer);
+            if (answer.isTaken() && path.endsWith("/put-away")) {
+                // What is put away would be attacked no more.
+                calls.post(path, Map.of("away", false));
+            }
             if (answer.isRefused() && operation.changes()) {
-                String id = slate.get("id").asString();
-                String after = fingerprint(calls.get("/api/slates/" + id).json());
-                int now = calls.get("/api/bench").json().get("slates").size();
-                if (!before.equals(after) || now != slates.size()) {
+                JsonNode after =
+                        calls.get("/api/slates/" + slate.get("id").asString()).json();
+                if (!FileCounts.of(file).equals(before) || !isAsItWas(slate, after)) {
                     figures.fault("changedByRefusal", method + " " + path + " " + shown(bytes));
                 }
             }
+        }
+
+        /** A sheet under a lamp may have gone on by itself meanwhile. */
+        private static boolean isAsItWas(JsonNode before, JsonNode after) {
+            boolean runs = before.get("sheets")
+                    .valueStream()
+                    .anyMatch(s -> "EXPOSING".equals(s.get("state").asString()));
+            return runs || fingerprint(before).equals(fingerprint(after));
+        }
+
+        /** Only what was made for it, so that there is something left; or what is not there. */
+        private void delete(String template) throws IOException {
+            String id = "none";
+            if (random.nextInt(3) > 0) {
+                boolean roll = template.startsWith("/api/rolls");
+                Answer made = roll
+                        ? calls.post("/api/rolls", Map.of("title", "To go", "film", "", "longMm", 36, "shortMm", 24))
+                        : calls.post("/api/slates", Map.of("frameId", any(frames), "title", "To go", "intent", ""));
+                judge("POST before DELETE " + template, new byte[0], made);
+                if (!made.isTaken()) {
+                    figures.fault(
+                            "unsaid",
+                            "nothing could be made to be deleted: " + new String(made.body(), StandardCharsets.UTF_8));
+                    return;
+                }
+                id = made.json().get("id").asString();
+            }
+            String path = template.replace("{id}", id);
+            judge("DELETE " + path, new byte[0], calls.send("DELETE", path, ""));
+        }
+
+        private String any(List<String> list) {
+            return list.get(random.nextInt(list.size()));
         }
 
         private void judge(String asked, byte[] body, Answer answer) {
@@ -149,7 +211,9 @@ final class Requests implements Part {
 
         private String path(String path, JsonNode slate) {
             String id = random.nextInt(12) == 0 ? "none" : id(path, slate);
-            return path.replace("{id}", id).replace("{version}", Integer.toString(1 + random.nextInt(3)));
+            return path.replace("{id}", id)
+                    .replace("{name}", "key-slate-backup-none.db")
+                    .replace("{version}", Integer.toString(1 + random.nextInt(3)));
         }
 
         private String id(String path, JsonNode slate) {
@@ -158,11 +222,9 @@ final class Requests implements Part {
                 return any(sheets).get("id").asString();
             }
             if (path.startsWith("/api/frames")) {
-                return frames.get(random.nextInt(frames.size()));
+                return any(frames);
             }
-            return path.startsWith("/api/rolls")
-                    ? rolls.get(random.nextInt(rolls.size()))
-                    : slate.get("id").asString();
+            return path.startsWith("/api/rolls") ? any(rolls) : slate.get("id").asString();
         }
 
         /** The example as it would be asked of this slate now. */
@@ -175,7 +237,7 @@ final class Requests implements Part {
                 }
             }
             if (body instanceof ObjectNode object && object.has("frameId")) {
-                object.put("frameId", frames.get(random.nextInt(frames.size())));
+                object.put("frameId", any(frames));
             }
             return body;
         }

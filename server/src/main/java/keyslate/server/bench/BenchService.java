@@ -8,6 +8,7 @@ import keyslate.core.medium.Monochrome;
 import keyslate.core.process.BathCapacity;
 import keyslate.server.Clocks;
 import keyslate.server.Ids;
+import keyslate.server.backup.BackupService;
 import keyslate.server.bench.BenchViews.BathView;
 import keyslate.server.bench.BenchViews.BenchView;
 import keyslate.server.bench.BenchViews.EnlargerView;
@@ -18,7 +19,8 @@ import keyslate.server.bench.BenchViews.PaperView;
 import keyslate.server.bench.BenchViews.Papers;
 import keyslate.server.bench.BenchViews.SheetSize;
 import keyslate.server.bench.BenchViews.StoresView;
-import keyslate.server.slate.SlateAssembler;
+import keyslate.server.shelf.ShelfService;
+import keyslate.server.shelf.ShelfViews.SlatePage;
 import keyslate.server.web.ConflictException;
 import keyslate.server.web.FieldErrors;
 import keyslate.store.Database;
@@ -47,9 +49,10 @@ public class BenchService {
     private final Database database;
     private final SlateRepository slates;
     private final StoresRepository stores;
-    private final SlateAssembler assembler;
+    private final ShelfService shelf;
     private final Clock clock;
     private final boolean practice;
+    private final BackupService backups;
     private final SheetRepository sheets;
     private final ObjectProvider<Switchboard> switchboard;
 
@@ -57,19 +60,21 @@ public class BenchService {
             Database database,
             SlateRepository slates,
             StoresRepository stores,
-            SlateAssembler assembler,
+            ShelfService shelf,
             Clock clock,
             SheetRepository sheets,
             ObjectProvider<Switchboard> switchboard,
+            BackupService backups,
             @Value("${keyslate.practice:false}") boolean practice) {
         this.database = database;
         this.slates = slates;
         this.stores = stores;
-        this.assembler = assembler;
+        this.shelf = shelf;
         this.clock = clock;
         this.practice = practice;
         this.sheets = sheets;
         this.switchboard = switchboard;
+        this.backups = backups;
     }
 
     /**
@@ -93,13 +98,19 @@ public class BenchService {
     }
 
     public BenchView bench() {
-        return database.inSnapshot(() -> new BenchView(
-                slates.all().stream().map(assembler::card).toList(),
-                stores.baths().stream().map(BenchService::view).toList(),
-                papers(),
-                Clocks.now(clock),
-                practice,
-                isEmpty()));
+        return database.inSnapshot(() -> {
+            SlatePage first = shelf.slates(false, null);
+            return new BenchView(
+                    first.slates(),
+                    first.moreSlates(),
+                    stores.baths().stream().map(BenchService::view).toList(),
+                    papers(),
+                    Clocks.now(clock),
+                    practice,
+                    isEmpty(),
+                    slates.count(true),
+                    backups.problem());
+        });
     }
 
     private boolean isEmpty() {

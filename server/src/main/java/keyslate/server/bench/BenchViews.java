@@ -12,15 +12,22 @@ public final class BenchViews {
      * Home: the slate touched last is on the easel.
      *
      * @param practice whether lamps, paper and scanner are simulated
+     * @param slates the first of them
+     * @param moreSlates how many follow
      * @param empty whether no enlarger, lens or paper was entered yet
+     * @param putAway how many slates are put away
+     * @param backupProblem why the copy that was due was not made
      */
     public record BenchView(
             List<SlateCard> slates,
+            int moreSlates,
             List<BathView> baths,
             List<PaperView> papers,
             String clock,
             boolean practice,
-            boolean empty) {}
+            boolean empty,
+            int putAway,
+            @Nullable String backupProblem) {}
 
     /** A bath with the share of its capacity that is used. */
     public record BathView(

@@ -67,6 +67,12 @@ public final class Bench {
         }
         try {
             StartFigures.add(folder, figures);
+            try (ConfigurableApplicationContext context = application.run(settings)) {
+                ArchiveFigures.add(
+                        context,
+                        "http://localhost:" + context.getEnvironment().getProperty("local.server.port"),
+                        figures);
+            }
         } finally {
             try (Stream<Path> files = Files.walk(folder)) {
                 files.sorted(Comparator.reverseOrder()).forEach(f -> f.toFile().delete());

@@ -12,6 +12,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
@@ -140,12 +141,12 @@ final class Chromium implements AutoCloseable {
     @Override
     public void close() throws IOException {
         socket.abort();
-        process.destroy();
-        try {
-            process.waitFor(PATIENCE_SECONDS, TimeUnit.SECONDS);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-        }
+        // Its helpers write into the profile too, and outlive it for a moment.
+        List<ProcessHandle> all = Stream.concat(process.descendants(), Stream.of(process.toHandle()))
+                .toList();
+        all.forEach(ProcessHandle::destroyForcibly);
+        all.forEach(one ->
+                one.onExit().orTimeout(PATIENCE_SECONDS, TimeUnit.SECONDS).join());
         try (Stream<Path> files = Files.walk(profile)) {
             files.sorted(Comparator.reverseOrder()).forEach(f -> f.toFile().delete());
         }

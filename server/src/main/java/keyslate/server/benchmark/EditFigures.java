@@ -46,7 +46,7 @@ final class EditFigures {
 
     private String slateOfManySheets() {
         RollRepository rolls = context.getBean(RollRepository.class);
-        Frame frame = rolls.framesOf(rolls.rolls().get(0).id()).get(0);
+        Frame frame = rolls.framesOf(rolls.first(false, 1).get(0).id()).get(0);
         SlateService slates = context.getBean(SlateService.class);
         RunService runs = context.getBean(RunService.class);
         SheetRepository sheets = context.getBean(SheetRepository.class);

@@ -14,7 +14,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** What {@code ./slate trial} prints. */
 public final class TrialReport {
     public static final int USUAL_RUNS = 200;
-    public static final long USUAL_SEED = 1;
+    public static final int USUAL_SEED = 1;
     private static final int PERCENT = 100;
 
     /**

@@ -23,8 +23,6 @@ import keyslate.server.decide.DecisionViews.Taking;
 import keyslate.server.decide.DecisionViews.Wishes;
 import keyslate.server.local.LocalViews.AreaView;
 import keyslate.server.negative.Negatives;
-import keyslate.server.print.RunService;
-import keyslate.server.print.RunViews.NewSheet;
 import keyslate.server.recipe.RecipeChange;
 import keyslate.server.recipe.RecipeChange.LocalEdit;
 import keyslate.server.recipe.RecipeChange.NamingChange;
@@ -41,7 +39,6 @@ import keyslate.store.negative.Picture;
 import keyslate.store.negative.PictureRepository;
 import keyslate.store.negative.Roll;
 import keyslate.store.negative.RollRepository;
-import keyslate.store.slate.LampRecord;
 import keyslate.store.slate.SheetRepository;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.SmartLifecycle;
@@ -50,7 +47,7 @@ import org.springframework.stereotype.Component;
 /**
  * Kiln Yard, a made-up pottery and brickyard workshop that documents its last coal firing. Every demo sheet is produced by
  * the simulated darkroom from its recipe, through the same use cases that the stations call. What is missing after a start that
- * was killed is made at the next.
+ * was killed is made at the next; what was deleted later is not.
  */
 @Component
 class DemoData implements SmartLifecycle {
@@ -65,7 +62,7 @@ class DemoData implements SmartLifecycle {
     private final PictureRepository pictures;
     private final SheetRepository sheets;
     private final SlateService slates;
-    private final RunService runs;
+    private final FullLight light;
     private final DecisionService decisions;
     private final Negatives negatives;
     private final Clock clock;
@@ -81,7 +78,7 @@ class DemoData implements SmartLifecycle {
             PictureRepository pictures,
             SheetRepository sheets,
             SlateService slates,
-            RunService runs,
+            FullLight light,
             DecisionService decisions,
             Negatives negatives,
             Clock clock,
@@ -93,7 +90,7 @@ class DemoData implements SmartLifecycle {
         this.pictures = pictures;
         this.sheets = sheets;
         this.slates = slates;
-        this.runs = runs;
+        this.light = light;
         this.decisions = decisions;
         this.negatives = negatives;
         this.clock = clock;
@@ -123,14 +120,15 @@ class DemoData implements SmartLifecycle {
         if (practice && stores.enlargers().isEmpty()) {
             database.inTransaction(() -> PracticeStores.fill(stores, clock));
         }
-        if (demo) {
+        if (demo && !database.hasDemo()) {
             fill();
+            database.markDemo();
         }
     }
 
     /** Rolls in one transaction; each slate whole in one, so that a start that is killed leaves none in pieces. */
     private void fill() {
-        if (rolls.rolls().isEmpty()) {
+        if (rolls.first(false, 1).isEmpty()) {
             database.inTransaction(this::rolls);
         }
         slate("Window shelf", "Shelf by the window", "Porcelain must glow, basalt stay black.", this::shelf);
@@ -225,11 +223,7 @@ class DemoData implements SmartLifecycle {
     }
 
     private void slate(String frameTitle, String title, String intent, Making making) {
-        Frame frame = rolls.rolls().stream()
-                .flatMap(r -> rolls.framesOf(r.id()).stream())
-                .filter(f -> f.title().equals(frameTitle))
-                .findFirst()
-                .orElse(null);
+        Frame frame = rolls.frameTitled(frameTitle).orElse(null);
         if (frame == null || slates.isOnASlate(frame.id())) {
             return;
         }
@@ -244,26 +238,8 @@ class DemoData implements SmartLifecycle {
         return slates.find(slateId).version();
     }
 
-    /** Exposes a sheet of a slate as its recipe stands, every step given in full, and hangs it. */
     private String expose(String slateId, String kind) {
-        String sheetId =
-                runs.begin(slateId, new NewSheet(version(slateId), kind)).sheetId();
-        String now = Clocks.now(clock);
-        sheets.exposed(sheetId)
-                .orElseThrow()
-                .steps()
-                .forEach(step -> sheets.add(new LampRecord(
-                        sheetId,
-                        step.place(),
-                        1,
-                        step.totalSetSeconds(),
-                        now,
-                        now,
-                        step.totalSetSeconds(),
-                        LampRecord.COMPLETE,
-                        false)));
-        runs.hang(sheetId);
-        return sheetId;
+        return light.expose(slateId, kind);
     }
 
     private Taking proposed(String sheetId, String remark) {
@@ -307,7 +283,8 @@ class DemoData implements SmartLifecycle {
 
     private String roll(String title, String film, String kind, double longMm, double shortMm) {
         String id = Ids.fresh();
-        rolls.add(new Roll(id, title, film, kind, longMm, shortMm, Clocks.now(clock)));
+        rolls.add(
+                new Roll(id, title, film, kind, longMm, shortMm, longMm > 40 ? 3 : 6, false, Clocks.now(clock), null));
         return id;
     }
 
@@ -322,11 +299,14 @@ class DemoData implements SmartLifecycle {
                             Picture.LINEAR_16,
                             file.widthPx(),
                             file.heightPx(),
-                            file.bytes().length),
+                            file.bytes().length,
+                            true,
+                            false,
+                            null),
                     new ByteArrayInputStream(file.bytes()),
                     new PictureRepository.Working("image/png", file.bytes()));
         }
-        rolls.add(new Frame(Ids.fresh(), rollId, number, title, caption, upright, pictureId));
+        rolls.add(new Frame(Ids.fresh(), rollId, number, title, caption, upright, pictureId, null));
     }
 
     /** A made-up picture that ships with the application; its size stands in the head of the PNG. */

@@ -11,6 +11,8 @@ import keyslate.core.darkroom.Negative;
 import keyslate.core.darkroom.Raster;
 import keyslate.core.darkroom.ToneEncoding;
 import keyslate.core.medium.Medium;
+import keyslate.server.picture.PictureFiles;
+import keyslate.server.web.NotFoundException;
 import keyslate.store.negative.Frame;
 import keyslate.store.negative.Picture;
 import keyslate.store.negative.PictureRepository;
@@ -120,8 +122,10 @@ public class Negatives {
 
     private ColourRaster scene(String pictureId) {
         return scenes.get(pictureId, id -> {
-            Picture picture = pictures.find(id).orElseThrow();
-            return PictureFiles.toScene(pictures.working(id).orElseThrow().bytes(), picture.encoding());
+            // It may just have given way to another one.
+            Picture picture = pictures.find(id).orElseThrow(NotFoundException.of("picture"));
+            PictureRepository.Working working = pictures.working(id).orElseThrow(NotFoundException.of("picture"));
+            return PictureFiles.toScene(working.bytes(), picture.encoding());
         });
     }
 

@@ -19,6 +19,7 @@ import keyslate.core.tone.ToneInPrint;
 import keyslate.server.local.PrintKind;
 import keyslate.server.rig.Rig;
 import keyslate.server.sheet.SheetAssembler.OnCord;
+import keyslate.store.negative.Frame;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.Scan;
 import org.springframework.stereotype.Component;
@@ -60,11 +61,12 @@ public class Previews {
                 scan.offsets());
     }
 
-    /** Names what a preview shows: light, times, crop, areas and paper; the same key, the same picture. */
-    public String key(Rig rig, Basis basis) {
+    /** Names what a preview shows: negative, light, times, crop, areas and paper; the same key, the same picture. */
+    public String key(Frame frame, Rig rig, Basis basis) {
         Recipe recipe = rig.recipe();
         String shown = String.join(
                 "|",
+                String.valueOf(frame.pictureId()),
                 recipe.base().exposure().toString(),
                 recipe.local().toString(),
                 rig.crop().toString(),

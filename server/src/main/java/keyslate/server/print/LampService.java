@@ -5,9 +5,6 @@ import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.List;
-import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
@@ -41,8 +38,9 @@ public class LampService {
     private final RunAssembler runs;
     private final Lamps lamps;
     private final Clock clock;
-    /** Ends that are known and not written yet. */
-    private final Map<String, LampRecord> unwritten = new ConcurrentHashMap<>();
+    private final UnwrittenEnds unwritten;
+    /** Whether the log says already that ends cannot be written. */
+    private boolean reported;
 
     private final ScheduledExecutorService writer = Executors.newSingleThreadScheduledExecutor(task -> {
         Thread thread = new Thread(task, "lamp-records");
@@ -50,11 +48,18 @@ public class LampService {
         return thread;
     });
 
-    LampService(Database database, SheetRepository sheets, RunAssembler runs, Lamps lamps, Clock clock) {
+    LampService(
+            Database database,
+            SheetRepository sheets,
+            RunAssembler runs,
+            Lamps lamps,
+            UnwrittenEnds unwritten,
+            Clock clock) {
         this.database = database;
         this.sheets = sheets;
         this.runs = runs;
         this.lamps = lamps;
+        this.unwritten = unwritten;
         this.clock = clock;
     }
 
@@ -179,30 +184,25 @@ public class LampService {
 
     private void ended(LampRecord on, double given, boolean complete) {
         LampRecord off = on.ended(Clocks.now(clock), given, complete ? LampRecord.COMPLETE : LampRecord.STOPPED);
-        unwritten.put(key(on), off);
+        unwritten.put(off);
         write();
     }
 
     /** Writes the ends that are waiting; what cannot be written stays and is tried again. */
     private synchronized void write() {
-        for (Map.Entry<String, LampRecord> waiting : List.copyOf(unwritten.entrySet())) {
+        for (LampRecord end : unwritten.all()) {
             try {
-                database.inTransaction(() -> sheets.lampOff(waiting.getValue()));
-                unwritten.remove(waiting.getKey());
+                database.inTransaction(() -> sheets.lampOff(end));
+                unwritten.written(end);
+                reported = false;
             } catch (RuntimeException e) {
-                LOG.error("The end of an exposure cannot be written yet; it is kept and tried again", e);
+                if (!reported) {
+                    LOG.error("The end of an exposure cannot be written yet; it is kept and tried again", e);
+                    reported = true;
+                }
                 writer.schedule(this::write, TRY_AGAIN_MS, TimeUnit.MILLISECONDS);
                 return;
             }
         }
-    }
-
-    /** The ends of a sheet's exposures that are known and not written yet. */
-    boolean isWaiting(String sheetId) {
-        return unwritten.values().stream().anyMatch(l -> l.sheetId().equals(sheetId));
-    }
-
-    private static String key(LampRecord l) {
-        return l.sheetId() + "/" + l.stepPlace() + "/" + l.attempt();
     }
 }

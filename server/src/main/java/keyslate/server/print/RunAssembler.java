@@ -46,6 +46,7 @@ class RunAssembler {
     private final SheetKinds kinds;
     private final Lamps lamps;
     private final LampPath lampPath;
+    private final UnwrittenEnds unwritten;
     private final Clock clock;
 
     RunAssembler(
@@ -58,6 +59,7 @@ class RunAssembler {
             SheetKinds kinds,
             Lamps lamps,
             LampPath lampPath,
+            UnwrittenEnds unwritten,
             Clock clock) {
         this.database = database;
         this.slates = slates;
@@ -68,6 +70,7 @@ class RunAssembler {
         this.kinds = kinds;
         this.lamps = lamps;
         this.lampPath = lampPath;
+        this.unwritten = unwritten;
         this.clock = clock;
     }
 
@@ -99,7 +102,7 @@ class RunAssembler {
     }
 
     Run run(String sheetId) {
-        ExposedSheet exposed = sheets.exposed(sheetId).orElseThrow(NotFoundException.of("sheet"));
+        ExposedSheet exposed = unwritten.over(sheets.exposed(sheetId).orElseThrow(NotFoundException.of("sheet")));
         Recipe recipe = recipes.get(exposed.sheet().recipeId());
         return new Run(exposed, rigs.of(exposed.sheet(), recipe, rigs.of(recipe)));
     }
@@ -158,6 +161,7 @@ class RunAssembler {
                 on.map(l -> elapsed(run, l)).orElse(0.0),
                 lamps.clockSpeed(rig.enlarger().id()),
                 lamp.stream().anyMatch(LampRecord::isLost),
+                unwritten.isWaiting(sheet.id()),
                 exposed.events().stream()
                         .map(e -> new EventView(e.kind(), e.happenedAt()))
                         .toList());

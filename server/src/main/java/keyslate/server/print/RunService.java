@@ -11,7 +11,7 @@ import keyslate.server.Clocks;
 import keyslate.server.Ids;
 import keyslate.server.Show;
 import keyslate.server.negative.Negatives;
-import keyslate.server.negative.PictureFiles;
+import keyslate.server.picture.PictureFiles;
 import keyslate.server.print.RunViews.NewSheet;
 import keyslate.server.print.RunViews.RunView;
 import keyslate.server.rig.Rig;
@@ -72,6 +72,7 @@ public class RunService {
     private final PaperProcess process;
     private final RunAssembler runs;
     private final LampService lamp;
+    private final UnwrittenEnds unwritten;
     private final Clock clock;
 
     RunService(
@@ -88,6 +89,7 @@ public class RunService {
             PaperProcess process,
             RunAssembler runs,
             LampService lamp,
+            UnwrittenEnds unwritten,
             Clock clock) {
         this.database = database;
         this.slates = slates;
@@ -102,6 +104,7 @@ public class RunService {
         this.process = process;
         this.runs = runs;
         this.lamp = lamp;
+        this.unwritten = unwritten;
         this.clock = clock;
     }
 
@@ -197,7 +200,7 @@ public class RunService {
     /** Processes a sheet whose light is given, and hangs it; with its scan where there is a scanner. */
     public SlateView hang(String sheetId) {
         RunAssembler.Run run = runs.exposing(sheetId);
-        if (run.next().isPresent() || lamp.isWaiting(sheetId)) {
+        if (run.next().isPresent() || unwritten.isWaiting(sheetId)) {
             throw new ConflictException("steps-left", "Not every exposure is given yet.");
         }
         ExposedSheet exposed = run.exposed();
@@ -224,7 +227,16 @@ public class RunService {
     private void hand(ExposedSheet exposed, Look scan, byte[] jpeg, List<Double> offsets) {
         String pictureId = Ids.fresh();
         pictures.add(
-                new Picture(pictureId, "image/jpeg", Picture.SRGB_8, scan.width(), scan.height(), jpeg.length),
+                new Picture(
+                        pictureId,
+                        "image/jpeg",
+                        Picture.SRGB_8,
+                        scan.width(),
+                        scan.height(),
+                        jpeg.length,
+                        true,
+                        false,
+                        null),
                 new ByteArrayInputStream(jpeg),
                 new PictureRepository.Working("image/jpeg", jpeg));
         sheets.add(new Scan(

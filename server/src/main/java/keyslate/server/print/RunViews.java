@@ -47,6 +47,7 @@ public final class RunViews {
             double elapsedSeconds,
             double clockSpeed,
             boolean powerLost,
+            boolean unwritten,
             List<EventView> events) {}
 
     /** A sheet to begin, by its kind. */

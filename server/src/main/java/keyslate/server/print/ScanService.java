@@ -6,10 +6,10 @@ import java.util.List;
 import keyslate.core.quantity.QuantityException;
 import keyslate.core.reading.Corners;
 import keyslate.server.Clocks;
-import keyslate.server.Ids;
 import keyslate.server.Show;
-import keyslate.server.negative.PictureFiles;
-import keyslate.server.negative.RollService;
+import keyslate.server.picture.PictureFiles;
+import keyslate.server.picture.Pictures;
+import keyslate.server.picture.WorkingCopy;
 import keyslate.server.rig.Rig;
 import keyslate.server.slate.SlateService;
 import keyslate.server.slate.SlateViews.SlateView;
@@ -35,7 +35,7 @@ public class ScanService {
     private final Database database;
     private final SlateService slates;
     private final SheetRepository sheets;
-    private final RollService pictures;
+    private final Pictures pictures;
     private final RunAssembler runs;
     private final Clock clock;
 
@@ -43,7 +43,7 @@ public class ScanService {
             Database database,
             SlateService slates,
             SheetRepository sheets,
-            RollService pictures,
+            Pictures pictures,
             RunAssembler runs,
             Clock clock) {
         this.database = database;
@@ -59,7 +59,7 @@ public class ScanService {
      *
      * @param corners x and y of the paper's corners in fractions of the upright picture, clockwise from the paper's upper left;
      *     none = the picture is the paper
-     * @throws RefusedException at {@code /file} for what is no PNG or JPEG or has too many pixels, at {@code /corners} for
+     * @throws RefusedException at {@code /file} for what is no JPEG, PNG or TIFF or has too many pixels, at {@code /corners} for
      *     corners that go round no paper (REA-13)
      * @throws ConflictException when the sheet does not hang, or has as many pictures as a slate file takes
      */
@@ -69,15 +69,14 @@ public class ScanService {
         refuseUnlessHung(sheet);
         Corners found = corners(corners);
         PictureFiles.Described described = PictureFiles.describe(file);
-        byte[] working = pictures.squared(file, found, aspect(run.exposed(), run.rig()));
+        WorkingCopy working = WorkingCopy.ofPaper(file, found, aspect(run.exposed(), run.rig()));
         database.inTransaction(() -> {
             ExposedSheet now = sheets.exposed(sheetId).orElseThrow();
             if (now.scans().size() >= MOST_SCANS) {
                 throw new ConflictException(
                         "too-many", "This sheet has " + MOST_SCANS + " pictures; no more are kept.");
             }
-            String pictureId = Ids.fresh();
-            pictures.store(pictureId, described, file, working);
+            String pictureId = pictures.store(described, file, working);
             sheets.add(
                     new Scan(sheetId, now.scans().size() + 1, pictureId, Clocks.now(clock), List.of(), Scan.HANDED_IN));
             slates.touch(sheet.slateId());

@@ -5,7 +5,7 @@ import java.util.Optional;
 import keyslate.core.darkroom.Negative;
 import keyslate.core.quantity.Check;
 import keyslate.server.negative.Negatives;
-import keyslate.server.negative.PictureFiles;
+import keyslate.server.picture.PictureFiles;
 import keyslate.server.preview.NewestWins;
 import keyslate.server.preview.Previews;
 import keyslate.server.recipe.RecipeChange;
@@ -107,7 +107,7 @@ class PreviewController {
                 change == null ? standing : editor.edit(standing, frame, change).orElse(standing);
         Rig rig = rigs.of(recipe, frame);
         Previews.Basis basis = previews.basis(rig, sheets.cord(id, rig));
-        return new Shown(rig, frame, basis, previews.key(rig, basis));
+        return new Shown(rig, frame, basis, previews.key(frame, rig, basis));
     }
 
     private byte[] bmp(String id, Shown shown, boolean local, int side) {

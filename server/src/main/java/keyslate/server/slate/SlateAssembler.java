@@ -36,11 +36,13 @@ import keyslate.store.slate.Recipe;
 import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.Sheet;
 import keyslate.store.slate.Slate;
+import keyslate.store.slate.SlateRepository;
 import org.springframework.stereotype.Component;
 
 /** The view of a slate, with everything that is computed from it. */
 @Component
 public class SlateAssembler {
+    private final SlateRepository slates;
     private final RecipeRepository recipes;
     private final RollRepository rolls;
     private final Rigs rigs;
@@ -58,6 +60,7 @@ public class SlateAssembler {
     private final ThreadLocal<Map<String, Optional<Negative>>> decoded = new ThreadLocal<>();
 
     SlateAssembler(
+            SlateRepository slates,
             RecipeRepository recipes,
             RollRepository rolls,
             Rigs rigs,
@@ -71,6 +74,7 @@ public class SlateAssembler {
             Previews previews,
             Tones tones,
             Media media) {
+        this.slates = slates;
         this.recipes = recipes;
         this.rolls = rolls;
         this.rigs = rigs;
@@ -115,7 +119,9 @@ public class SlateAssembler {
                 slate.id(),
                 frames.view(frame),
                 standing(slate, frame, rig, cord),
-                cord.stream().map(OnCord::view).toList());
+                cord.stream().map(OnCord::view).toList(),
+                slate.putAwayAt(),
+                !slates.isExposed(slate.id()));
     }
 
     /** What an edit can change; inside {@link #with} and a snapshot or transaction. */
@@ -148,7 +154,7 @@ public class SlateAssembler {
                 frame.pictureId() == null
                         ? new PreviewBasisView(false, NO_SCAN)
                         : new PreviewBasisView(basis.measured(), basis.text()),
-                previews.key(rig, basis),
+                previews.key(frame, rig, basis),
                 slate.acceptedSheetId(),
                 recipe.previousId() == null ? null : recipe.edit(),
                 Optional.ofNullable(slate.redoId())
@@ -189,6 +195,7 @@ public class SlateAssembler {
                 last == null ? rig.frameAspect() : last.aspect(),
                 NextStep.of(slate, rig, cord, kinds),
                 cord.size(),
-                last == null ? null : last.pictureId());
+                last == null ? null : last.pictureId(),
+                !slates.isExposed(slate.id()));
     }
 }

@@ -39,6 +39,7 @@ import keyslate.store.slate.Recipe;
 import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.Slate;
 import keyslate.store.slate.SlateRepository;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 
 /**
@@ -68,6 +69,7 @@ public class SlateService {
     private final RecipeEditor editor;
     private final SlateAssembler assembler;
     private final Clock clock;
+    private final boolean practice;
 
     SlateService(
             Database database,
@@ -80,7 +82,8 @@ public class SlateService {
             StartingTime startingTime,
             RecipeEditor editor,
             SlateAssembler assembler,
-            Clock clock) {
+            Clock clock,
+            @Value("${keyslate.practice:false}") boolean practice) {
         this.database = database;
         this.slates = slates;
         this.recipes = recipes;
@@ -92,6 +95,7 @@ public class SlateService {
         this.editor = editor;
         this.assembler = assembler;
         this.clock = clock;
+        this.practice = practice;
     }
 
     public Slate find(String id) {
@@ -109,12 +113,12 @@ public class SlateService {
         }
         String intent = Texts.checked(errors, "/intent", asked.intent(), 0, 400);
         boolean named = asked.title() != null && !asked.title().isBlank();
-        String title = Texts.checked(errors, "/title", named ? asked.title() : frame.title(), 1, 80);
+        String title = Texts.checked(errors, "/title", named ? asked.title() : nameOf(frame), 1, 80);
         errors.throwIfAny();
         String slateId = Ids.fresh();
         String now = Clocks.now(clock);
         Recipe first = firstRecipe(slateId, frame, Recipe.Naming.of(title, intent), now);
-        Slate slate = new Slate(slateId, frame.id(), now, 1, first.id(), null, null, now);
+        Slate slate = new Slate(slateId, frame.id(), now, 1, first.id(), null, null, now, null, practice);
         return assembler.with(
                 frame,
                 () -> database.inTransaction(() -> {
@@ -122,6 +126,11 @@ public class SlateService {
                     recipes.add(first);
                     return assembler.view(slate);
                 }));
+    }
+
+    /** Its subject, or where it is found. */
+    private String nameOf(Frame frame) {
+        return frame.title().isEmpty() ? "Frame " + frame.number() : frame.title();
     }
 
     private Recipe firstRecipe(String slateId, Frame frame, Recipe.Naming naming, String now) {

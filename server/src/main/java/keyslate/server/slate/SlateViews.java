@@ -19,8 +19,19 @@ import org.jspecify.annotations.Nullable;
 public final class SlateViews {
     private SlateViews() {}
 
-    /** The whole slate: what never changes, what an edit can change, and the sheets. */
-    public record SlateView(String id, FrameView frame, StandingView standing, List<SheetView> sheets) {}
+    /**
+     * The whole slate: what never changes, what an edit can change, and the sheets.
+     *
+     * @param putAwayAt since when it is left out of the Bench
+     * @param deletable whether no paper was exposed for it
+     */
+    public record SlateView(
+            String id,
+            FrameView frame,
+            StandingView standing,
+            List<SheetView> sheets,
+            @Nullable String putAwayAt,
+            boolean deletable) {}
 
     /**
      * What an edit can change; also the answer of an edit.
@@ -130,7 +141,8 @@ public final class SlateViews {
             double aspect,
             NextStepView next,
             int sheets,
-            @Nullable String lastPictureId) {}
+            @Nullable String lastPictureId,
+            boolean deletable) {}
 
     /** A slate for a frame. */
     public record NewSlate(

@@ -15,14 +15,12 @@ import keyslate.server.transfer.SlateFile.FileBath;
 import keyslate.server.transfer.SlateFile.FileDecision;
 import keyslate.server.transfer.SlateFile.FileEnlarger;
 import keyslate.server.transfer.SlateFile.FileEvent;
-import keyslate.server.transfer.SlateFile.FileFrame;
 import keyslate.server.transfer.SlateFile.FileLamp;
 import keyslate.server.transfer.SlateFile.FileLens;
 import keyslate.server.transfer.SlateFile.FilePaper;
 import keyslate.server.transfer.SlateFile.FilePart;
 import keyslate.server.transfer.SlateFile.FilePiece;
 import keyslate.server.transfer.SlateFile.FileRecipe;
-import keyslate.server.transfer.SlateFile.FileRoll;
 import keyslate.server.transfer.SlateFile.FileScan;
 import keyslate.server.transfer.SlateFile.FileSheet;
 import keyslate.server.transfer.SlateFile.FileSlate;
@@ -36,8 +34,6 @@ import keyslate.store.json.StoredPhase;
 import keyslate.store.json.StoredShape;
 import keyslate.store.json.StoredTest;
 import keyslate.store.json.StoredTone;
-import keyslate.store.negative.Frame;
-import keyslate.store.negative.Roll;
 import keyslate.store.slate.Decision;
 import keyslate.store.slate.ExposedSheet;
 import keyslate.store.slate.LampRecord;
@@ -51,22 +47,6 @@ import keyslate.store.slate.Slate;
 /** The records of the file to those of the store and back. */
 final class FileMapping {
     private FileMapping() {}
-
-    static FileRoll toFile(Roll r) {
-        return new FileRoll(r.id(), r.title(), r.film(), r.kind(), r.longMm(), r.shortMm(), r.addedAt());
-    }
-
-    static Roll toStore(FileRoll r) {
-        return new Roll(r.id(), r.title(), r.film(), r.kind(), r.longMm(), r.shortMm(), r.addedAt());
-    }
-
-    static FileFrame toFile(Frame f) {
-        return new FileFrame(f.id(), f.number(), f.title(), f.caption(), f.upright(), f.pictureId());
-    }
-
-    static Frame toStore(FileFrame f, String rollId) {
-        return new Frame(f.id(), rollId, f.number(), f.title(), f.caption(), f.upright(), f.pictureId());
-    }
 
     static FileEnlarger toFile(Enlarger e) {
         return new FileEnlarger(
@@ -139,10 +119,18 @@ final class FileMapping {
 
     static FileSlate toFile(Slate s) {
         return new FileSlate(
-                s.id(), s.createdAt(), s.version(), s.recipeId(), s.redoId(), s.acceptedSheetId(), s.touchedAt());
+                s.id(),
+                s.createdAt(),
+                s.version(),
+                s.recipeId(),
+                s.redoId(),
+                s.acceptedSheetId(),
+                s.touchedAt(),
+                s.practice() ? Boolean.TRUE : null);
     }
 
-    static Slate toStore(FileSlate s, String frameId) {
+    /** On the Bench, wherever it was when it was saved. */
+    static Slate toStore(FileSlate s, String frameId, boolean practice) {
         return new Slate(
                 s.id(),
                 frameId,
@@ -151,7 +139,9 @@ final class FileMapping {
                 s.recipeId(),
                 s.redoId(),
                 s.acceptedSheetId(),
-                s.touchedAt());
+                s.touchedAt(),
+                null,
+                practice);
     }
 
     static FileRecipe toFile(Recipe r) {

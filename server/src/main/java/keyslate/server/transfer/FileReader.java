@@ -24,6 +24,7 @@ import keyslate.server.web.TemporaryFiles;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
+import tools.jackson.core.exc.JacksonIOException;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -64,6 +65,10 @@ final class FileReader implements AutoCloseable {
         try {
             reader.read(in);
             return reader;
+        } catch (JacksonIOException e) {
+            // The disk, or whoever sends it: nothing is known of the file.
+            reader.close();
+            throw new UncheckedIOException(e.getCause());
         } catch (JacksonException | IllegalArgumentException | NullPointerException e) {
             reader.close();
             throw damaged("it is not readable as a slate");

@@ -1,11 +1,6 @@
 package keyslate.server.transfer;
 
-import java.io.IOException;
-import java.io.InputStream;
 import java.io.OutputStream;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Objects;
@@ -14,9 +9,9 @@ import java.util.Set;
 import java.util.function.Function;
 import keyslate.server.transfer.SlateFile.FilePicture;
 import keyslate.server.web.NotFoundException;
-import keyslate.server.web.TemporaryFiles;
 import keyslate.store.Database;
 import keyslate.store.bench.StoresRepository;
+import keyslate.store.json.Json;
 import keyslate.store.negative.Frame;
 import keyslate.store.negative.Picture;
 import keyslate.store.negative.PictureRepository;
@@ -37,6 +32,8 @@ import tools.jackson.databind.node.ObjectNode;
 /** Slates out to a file without loss, as a stream: ids stay, so that a slate is never taken in twice. */
 @Service
 class SlateExporter {
+    private static final int UNKNOWN_LENGTH = -1;
+
     private final Database database;
     private final SlateRepository slates;
     private final RecipeRepository recipes;
@@ -44,7 +41,6 @@ class SlateExporter {
     private final RollRepository rolls;
     private final PictureRepository pictures;
     private final StoresRepository stores;
-    private final TemporaryFiles temporary;
     private final JsonMapper json;
 
     SlateExporter(
@@ -55,7 +51,6 @@ class SlateExporter {
             RollRepository rolls,
             PictureRepository pictures,
             StoresRepository stores,
-            TemporaryFiles temporary,
             JsonMapper json) {
         this.database = database;
         this.slates = slates;
@@ -64,7 +59,6 @@ class SlateExporter {
         this.rolls = rolls;
         this.pictures = pictures;
         this.stores = stores;
-        this.temporary = temporary;
         this.json = json;
     }
 
@@ -84,8 +78,8 @@ class SlateExporter {
         return new SlateFile(
                 SlateFile.FORMAT,
                 SlateFile.VERSION,
-                FileMapping.toFile(rolls.roll(frame.rollId()).orElseThrow()),
-                FileMapping.toFile(frame),
+                FilmMapping.toFile(rolls.roll(frame.rollId()).orElseThrow(), rolls.history(frame.rollId())),
+                FilmMapping.toFile(frame, rolls.notes(frame.id())),
                 named(
                         all,
                         r -> r.setup().enlargerId(),
@@ -107,7 +101,16 @@ class SlateExporter {
 
     private FilePicture described(Picture p) {
         String working = pictures.working(p.id()).orElseThrow().mediaType();
-        return new FilePicture(p.id(), p.mediaType(), p.encoding(), p.widthPx(), p.heightPx(), working);
+        return new FilePicture(
+                p.id(),
+                p.mediaType(),
+                p.encoding(),
+                p.widthPx(),
+                p.heightPx(),
+                working,
+                p.profiled(),
+                p.negative(),
+                p.corners() == null ? null : Json.numbers(p.corners()));
     }
 
     private static <T> List<T> named(
@@ -138,7 +141,7 @@ class SlateExporter {
                     out.writeTree(p.getValue());
                 });
                 out.writeName("file");
-                writeFile(out, picture.id());
+                out.writeBinary(pictures.open(picture.id()), UNKNOWN_LENGTH);
                 out.writeName("working");
                 out.writeBinary(pictures.working(picture.id()).orElseThrow().bytes());
                 out.writeEndObject();
@@ -148,24 +151,12 @@ class SlateExporter {
         }
     }
 
-    private void writeFile(JsonGenerator out, String pictureId) {
-        Path file = temporary.empty();
-        try {
-            try (OutputStream copy = Files.newOutputStream(file)) {
-                pictures.copy(pictureId, copy);
-            }
-            try (InputStream in = Files.newInputStream(file)) {
-                out.writeBinary(in, (int) Files.size(file));
-            } finally {
-                Files.deleteIfExists(file);
-            }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-    }
-
-    private static boolean isPractice(SlateFile file) {
-        return file.sheets().stream().flatMap(s -> s.scans().stream()).anyMatch(s -> Scan.SIMULATED.equals(s.source()));
+    /** Whether anything in a file comes from the practice darkroom. */
+    static boolean isPractice(SlateFile file) {
+        return Boolean.TRUE.equals(file.slate().practice())
+                || file.sheets().stream()
+                        .flatMap(s -> s.scans().stream())
+                        .anyMatch(s -> Scan.SIMULATED.equals(s.source()));
     }
 
     /** For a file's name: the title of what stands, and whether any scan in it is of simulated paper. */

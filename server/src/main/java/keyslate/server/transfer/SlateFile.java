@@ -2,6 +2,7 @@ package keyslate.server.transfer;
 
 import java.util.List;
 import keyslate.store.json.Seen;
+import keyslate.store.json.StoredMark;
 import keyslate.store.json.StoredPhase;
 import keyslate.store.json.StoredShape;
 import keyslate.store.json.StoredTest;
@@ -47,7 +48,26 @@ public record SlateFile(
 
     /** See {@code keyslate.store.negative.Roll}. */
     public record FileRoll(
-            String id, String title, String film, String kind, double longMm, double shortMm, String addedAt) {}
+            String id,
+            String title,
+            String film,
+            String kind,
+            double longMm,
+            double shortMm,
+            @Nullable Integer stripFrames,
+            @Nullable Boolean oddFirst,
+            String addedAt,
+            @Nullable FileHistory history) {}
+
+    /** See {@code keyslate.store.negative.RollHistory}; left out where nothing is recorded. */
+    public record FileHistory(
+            String takenOn,
+            String camera,
+            String sleeve,
+            @Nullable Double nominalIso,
+            @Nullable Double exposedIso,
+            String development,
+            String remark) {}
 
     public record FileFrame(
             String id,
@@ -55,7 +75,21 @@ public record SlateFile(
             String title,
             String caption,
             boolean upright,
-            @Nullable String pictureId) {}
+            @Nullable String pictureId,
+            @Nullable String rating,
+            @Nullable FileNotes notes) {}
+
+    /** See {@code keyslate.store.negative.FrameNotes}; left out where nothing is recorded. */
+    public record FileNotes(
+            String people,
+            String consent,
+            String defects,
+            boolean beyondRescue,
+            @Nullable Double baseDensity,
+            @Nullable Double shadowDensity,
+            @Nullable Double highlightDensity,
+            String reader,
+            List<StoredMark> marks) {}
 
     public record FileEnlarger(
             String id,
@@ -99,7 +133,8 @@ public record SlateFile(
             String recipeId,
             @Nullable String redoId,
             @Nullable String acceptedSheetId,
-            String touchedAt) {}
+            String touchedAt,
+            @Nullable Boolean practice) {}
 
     public record FileRecipe(
             String id,
@@ -216,5 +251,8 @@ public record SlateFile(
             String encoding,
             int widthPx,
             int heightPx,
-            @Nullable String workingMediaType) {}
+            @Nullable String workingMediaType,
+            @Nullable Boolean profiled,
+            @Nullable Boolean negative,
+            @Nullable List<Double> corners) {}
 }

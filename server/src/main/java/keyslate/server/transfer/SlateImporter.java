@@ -10,7 +10,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import keyslate.server.Clocks;
-import keyslate.server.negative.PictureFiles;
+import keyslate.server.picture.PictureFiles;
+import keyslate.server.picture.WorkingCopy;
 import keyslate.server.slate.SlateAssembler;
 import keyslate.server.slate.SlateViews.SlateView;
 import keyslate.server.transfer.SlateFile.FilePicture;
@@ -20,6 +21,7 @@ import keyslate.server.web.RefusedException;
 import keyslate.server.web.TemporaryFiles;
 import keyslate.store.Database;
 import keyslate.store.bench.StoresRepository;
+import keyslate.store.json.Json;
 import keyslate.store.negative.Frame;
 import keyslate.store.negative.Picture;
 import keyslate.store.negative.PictureRepository;
@@ -51,6 +53,8 @@ class SlateImporter {
     private final FileChecks checks;
     private final TemporaryFiles temporary;
     private final Clock clock;
+    /** Files are stored one after another: of two that are the same, the second finds the first. */
+    private final Object turn = new Object();
 
     SlateImporter(
             Database database,
@@ -81,19 +85,27 @@ class SlateImporter {
     SlateView take(InputStream in) {
         try (FileReader reader = FileReader.read(in, temporary)) {
             SlateFile file = reader.file();
-            if (slates.find(file.slate().id()).isPresent()) {
-                throw new ConflictException(
-                        "already-here", "“" + file.title() + "” is already in this data folder. Nothing was changed.");
-            }
+            refuseTwice(file);
             try {
                 checks.check(file);
-                refuseWhatIsHere(file);
-                return store(file, reader, pictures(file, reader));
+                Map<String, Checked> checked = pictures(file, reader);
+                synchronized (turn) {
+                    refuseTwice(file);
+                    refuseWhatIsHere(file);
+                    return store(file, checked);
+                }
             } catch (ConflictException | RefusedException e) {
                 throw e;
             } catch (DataIntegrityViolationException | IllegalArgumentException | NullPointerException e) {
                 throw FileReader.damaged("its parts do not fit together");
             }
+        }
+    }
+
+    private void refuseTwice(SlateFile file) {
+        if (slates.find(file.slate().id()).isPresent()) {
+            throw new ConflictException(
+                    "already-here", "“" + file.title() + "” is already in this data folder. Nothing was changed.");
         }
     }
 
@@ -135,26 +147,39 @@ class SlateImporter {
             }
             return Picture.LINEAR_16.equals(picture.encoding())
                     ? Files.readAllBytes(original)
-                    : PictureFiles.workingCopy(original);
+                    : WorkingCopy.of(original).bytes();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
-    private SlateView store(SlateFile file, FileReader reader, Map<String, Checked> checked) {
-        Frame frame = FileMapping.toStore(file.frame(), file.roll().id());
-        // Pictures first and by themselves, so that the negative can be decoded before the slate's own transaction.
-        database.inTransaction(() -> file.pictures().stream()
+    private SlateView store(SlateFile file, Map<String, Checked> checked) {
+        Frame frame = FilmMapping.toStore(file.frame(), file.roll().id());
+        List<FilePicture> fresh = file.pictures().stream()
                 .filter(p -> pictures.find(p.id()).isEmpty())
-                .forEach(p -> store(p, checked.get(p.id()))));
+                .toList();
+        // Pictures first and by themselves, so that the negative can be decoded before the slate's own transaction.
+        database.inTransaction(() -> fresh.forEach(p -> store(p, checked.get(p.id()))));
+        try {
+            return storeSlate(file, frame);
+        } catch (RuntimeException e) {
+            database.inTransaction(() ->
+                    pictures.deleteUnused(fresh.stream().map(FilePicture::id).toList()));
+            throw e;
+        }
+    }
+
+    private SlateView storeSlate(SlateFile file, Frame frame) {
         return assembler.with(
                 frame,
                 () -> database.inTransaction(() -> {
                     if (rolls.roll(file.roll().id()).isEmpty()) {
-                        rolls.add(FileMapping.toStore(file.roll()));
+                        rolls.add(FilmMapping.toStore(file.roll()));
+                        FilmMapping.historyOf(file.roll()).ifPresent(rolls::put);
                     }
                     if (rolls.frame(frame.id()).isEmpty()) {
                         rolls.add(frame);
+                        FilmMapping.notesOf(file.frame()).ifPresent(rolls::put);
                     }
                     file.enlargers().stream()
                             .filter(e -> stores.enlarger(e.id()).isEmpty())
@@ -165,7 +190,7 @@ class SlateImporter {
                     file.papers().stream()
                             .filter(p -> stores.paper(p.id()).isEmpty())
                             .forEach(p -> stores.add(FileMapping.toStore(p)));
-                    Slate slate = FileMapping.toStore(file.slate(), frame.id());
+                    Slate slate = FileMapping.toStore(file.slate(), frame.id(), SlateExporter.isPractice(file));
                     slates.add(slate);
                     inOrder(file.recipes()).forEach(r -> recipes.add(FileMapping.toStore(r, slate.id())));
                     file.sheets().forEach(s -> store(FileMapping.toStore(s, slate.id())));
@@ -178,7 +203,15 @@ class SlateImporter {
         try (InputStream in = Files.newInputStream(checked.file())) {
             pictures.add(
                     new Picture(
-                            p.id(), p.mediaType(), p.encoding(), p.widthPx(), p.heightPx(), Files.size(checked.file())),
+                            p.id(),
+                            p.mediaType(),
+                            p.encoding(),
+                            p.widthPx(),
+                            p.heightPx(),
+                            Files.size(checked.file()),
+                            p.profiled() == null || p.profiled(),
+                            Boolean.TRUE.equals(p.negative()),
+                            p.corners() == null ? null : Json.write(p.corners())),
                     in,
                     new PictureRepository.Working(checked.workingType(), checked.working()));
         } catch (IOException e) {

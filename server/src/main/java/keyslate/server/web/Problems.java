@@ -1,6 +1,9 @@
 package keyslate.server.web;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.net.URI;
+import java.nio.file.FileSystemException;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -10,6 +13,7 @@ import keyslate.store.StorageException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
@@ -17,6 +21,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.exc.MismatchedInputException;
@@ -25,6 +30,8 @@ import tools.jackson.databind.exc.MismatchedInputException;
 @RestControllerAdvice
 class Problems extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+    /** How the systems this runs on say it. */
+    private static final String NO_SPACE = "No space left on device";
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> refused(RefusedException e) {
@@ -51,7 +58,36 @@ class Problems extends ResponseEntityExceptionHandler {
     @ExceptionHandler
     ResponseEntity<ProblemDetail> storage(StorageException e) {
         LOG.error("The data file cannot be written", e);
-        return problem(HttpStatus.INSUFFICIENT_STORAGE, "storage", "Not saved", e.getMessage(), List.of());
+        return e.isFull()
+                ? problem(HttpStatus.INSUFFICIENT_STORAGE, "storage", "Not saved", e.getMessage(), List.of())
+                : problem(HttpStatus.SERVICE_UNAVAILABLE, "storage-out", "Not saved", e.getMessage(), List.of());
+    }
+
+    /** Not even a connection to the data file can be had. */
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> noConnection(DataAccessResourceFailureException e) {
+        return storage(new StorageException("The data file does not answer. Nothing was changed; try again.", e));
+    }
+
+    /** Files beside the data file: uploads while they are looked at. */
+    @ExceptionHandler({IOException.class, UncheckedIOException.class, MultipartException.class})
+    ResponseEntity<ProblemDetail> file(Exception e) {
+        for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+            if (cause instanceof FileSystemException
+                    || cause instanceof IOException
+                            && String.valueOf(cause.getMessage()).contains(NO_SPACE)) {
+                boolean full = String.valueOf(cause.getMessage()).contains(NO_SPACE);
+                return storage(
+                        full
+                                ? StorageException.full(e)
+                                : new StorageException(
+                                        "The data folder cannot be written. Check its permissions, then try again.",
+                                        e));
+            }
+        }
+        return e instanceof MultipartException
+                ? problem(HttpStatus.BAD_REQUEST, "not-a-form", "Not readable", "The form is not readable.", List.of())
+                : unexpected(e);
     }
 
     @ExceptionHandler
@@ -71,8 +107,8 @@ class Problems extends ResponseEntityExceptionHandler {
                 List.of());
     }
 
-    @ExceptionHandler
-    ResponseEntity<ProblemDetail> unexpected(RuntimeException e) {
+    @ExceptionHandler(RuntimeException.class)
+    ResponseEntity<ProblemDetail> unexpected(Exception e) {
         LOG.error("Unexpected failure", e);
         return problem(
                 HttpStatus.INTERNAL_SERVER_ERROR,

@@ -40,4 +40,13 @@ public class TemporaryFiles {
         upload.transferTo(file);
         return file;
     }
+
+    /** Deletes one that is not needed any more. */
+    public static void delete(Path file) {
+        try {
+            Files.deleteIfExists(file);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
 }

@@ -15,7 +15,7 @@ import java.nio.file.Path;
 import java.util.List;
 import javax.imageio.ImageIO;
 import keyslate.core.darkroom.ColourRaster;
-import keyslate.server.negative.PictureFiles;
+import keyslate.server.picture.PictureFiles;
 import keyslate.store.negative.Picture;
 
 /**

@@ -87,8 +87,9 @@ class FirstRunIT extends JourneyTest {
     private static void addsAFrame(Printer printer, Page page) {
         printer.presses("Go to Rolls");
         printer.field("Name of the roll").fill("Roll 1");
+        printer.field("Frames").fill("0");
         printer.presses("Add roll");
-        page.getByText("Add a frame").click();
+        page.getByText("Add frames").click();
         printer.field("Number").fill("1");
         printer.field("Subject").fill("Clay pit");
         printer.presses("Add frame");

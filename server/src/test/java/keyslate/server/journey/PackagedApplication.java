@@ -4,6 +4,7 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.ServerSocket;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -24,7 +25,19 @@ final class PackagedApplication implements AutoCloseable {
     /** Starts on a free port and returns when the application says where it is open. */
     static PackagedApplication start(Path data, String... options) {
         try {
-            int port = freePort();
+            return startAt(freePort(), data, options);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Starts once more at the address it had; it must be closed or killed. */
+    PackagedApplication again(Path data, String... options) {
+        return startAt(Integer.parseInt(address.replaceFirst(".*:", "")), data, options);
+    }
+
+    private static PackagedApplication startAt(int port, Path data, String... options) {
+        try {
             List<String> command =
                     new ArrayList<>(List.of(java(), "-Xmx512m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-jar"));
             command.addAll(List.of(JAR.toString(), "--data", data.toString(), "--port", Integer.toString(port)));
@@ -59,6 +72,21 @@ final class PackagedApplication implements AutoCloseable {
             throw new UncheckedIOException(e);
         } catch (InterruptedException e) {
             throw new IllegalStateException(e);
+        }
+    }
+
+    /** Runs a command to its end; what it said. */
+    static String says(String... arguments) {
+        try {
+            List<String> command = new ArrayList<>(List.of(java(), "-XX:TieredStopAtLevel=1", "-jar", JAR.toString()));
+            command.addAll(List.of(arguments));
+            Process process =
+                    new ProcessBuilder(command).redirectErrorStream(true).start();
+            String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+            process.onExit().join();
+            return said;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 

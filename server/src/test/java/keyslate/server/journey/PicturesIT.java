@@ -49,6 +49,10 @@ class PicturesIT extends JourneyTest {
             page.navigate("/");
             page.getByText("What stands in your darkroom?").waitFor();
             page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve("first-run.png")));
+            page.navigate("/backups");
+            new Printer(page).presses("Back up now");
+            page.getByText("The last copy was just made.").waitFor();
+            page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve("backups.png")));
         }
     }
 
@@ -70,7 +74,7 @@ class PicturesIT extends JourneyTest {
 
     private void take(String name) {
         page().mouse().move(0, 0);
-        page().waitForFunction("() => [...document.images].every(i => i.complete)");
+        View.waitForPictures(page());
         page().screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
     }
 }

@@ -27,14 +27,14 @@ final class Printer {
         return this;
     }
 
-    /** Starts a slate for a frame of the demo roll and ends up at Set up. */
+    /** Starts a slate for a frame of the oldest roll that has one of this number, and ends up at Set up. */
     String startsSlate(String frame, String title, String intent) {
         opens("/rolls");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Frame " + frame + " ")))
-                .first()
+                .last()
                 .click();
-        page.getByLabel("Title").fill(title);
-        page.getByLabel("Intent, in a line").fill(intent);
+        field("Title of the slate").fill(title);
+        field("Intent, in a line").fill(intent);
         presses("Start slate");
         page.waitForURL("**/setup");
         assertThat(field("White border")).isVisible();

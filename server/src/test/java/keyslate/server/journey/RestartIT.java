@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
+import java.util.List;
 import keyslate.server.Http;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -65,8 +66,9 @@ class RestartIT extends JourneyTest {
         PackagedApplication.startAndKillWhileItOpens(data, data.resolve("practice.db"), "--demo");
         try (PackagedApplication again = PackagedApplication.start(data, "--demo")) {
             Http http = new Http(again.address());
-            JsonNode slates = http.get("/api/bench").json().get("slates");
-            org.assertj.core.api.Assertions.assertThat(slates.findValuesAsString("title"))
+            List<JsonNode> slates = http.slates();
+            org.assertj.core.api.Assertions.assertThat(slates)
+                    .extracting(s -> s.get("title").asString())
                     .doesNotHaveDuplicates()
                     .hasSize(7);
             for (JsonNode slate : slates) {
@@ -79,5 +81,34 @@ class RestartIT extends JourneyTest {
 
     private static com.microsoft.playwright.Locator.FilterOptions given() {
         return new com.microsoft.playwright.Locator.FilterOptions().setHasText("given up");
+    }
+
+    /** A window that was open when the program died says so, loses nothing that was typed, and goes on when it is there again. */
+    @Test
+    void aSecondWindowGoesOnAfterAKill() {
+        Path data = PackagedApplication.emptyFolder();
+        PackagedApplication killed = PackagedApplication.start(data, "--demo", "--clock-speed", FAST_LAMP);
+        try (BrowserContext windows = newContext(killed.address())) {
+            Printer first = new Printer(windows.newPage());
+            String slate = first.startsSlate("2", "Two windows and a kill", "");
+            first.enters("White border", "14");
+            assertThat(first.page().getByText("Undo")).containsText("border");
+            Printer second = new Printer(windows.newPage()).opens(slate + "/setup");
+            assertThat(second.field("White border")).hasValue("14");
+            killed.kill();
+            second.enters("White border", "20");
+            assertThat(second.page().getByRole(AriaRole.ALERT)).containsText("does not answer");
+            assertThat(second.field("White border")).hasValue("20");
+            try (PackagedApplication again = killed.again(data, "--demo", "--clock-speed", FAST_LAMP)) {
+                second.page()
+                        .waitForResponse(
+                                r -> "PATCH".equals(r.request().method()) && r.ok(),
+                                () -> second.enters("White border", "20"));
+                assertThat(second.page().getByRole(AriaRole.ALERT)).isHidden();
+                org.assertj.core.api.Assertions.assertThat(again.address()).isEqualTo(killed.address());
+                first.page().reload();
+                assertThat(first.field("White border")).hasValue("20");
+            }
+        }
     }
 }

@@ -28,8 +28,12 @@ class SafelightIT extends JourneyTest {
         keep.open(page());
         assertThat(printer().button("Print this page")).isDisabled();
         page().navigate("/rolls");
-        page().getByText("Add a frame").click();
+        page().getByText("Add frames").click();
         assertThat(page().locator("#frame-file")).isDisabled();
+        page().getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Frame 3 ")))
+                .first()
+                .click();
+        assertThat(printer().button("Another scan")).isDisabled();
         printer().presses("White");
     }
 

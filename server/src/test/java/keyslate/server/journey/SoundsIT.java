@@ -76,7 +76,7 @@ class SoundsIT extends JourneyTest {
     void aRunSoundsAsItsScriptSays() {
         Http http = new Http(demo().address());
         List<JsonNode> scripts = new ArrayList<>();
-        for (JsonNode slate : http.get("/api/bench").json().get("slates")) {
+        for (JsonNode slate : http.slates()) {
             JsonNode standing = http.slate(slate.get("id").asString()).get("standing");
             scripts.add(standing.get("local").get("script"));
             scripts.add(standing.get("test").get("script"));

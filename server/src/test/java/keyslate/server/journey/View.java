@@ -2,6 +2,7 @@ package keyslate.server.journey;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.LoadState;
+import java.util.ArrayList;
 import java.util.List;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -10,9 +11,7 @@ import tools.jackson.databind.json.JsonMapper;
 record View(String name, String path, String ready) {
     /** Every view but the run, from the slates that the demo data holds. */
     static List<View> all(Page page) {
-        JsonNode slates = JsonMapper.shared()
-                .readTree(page.request().get("/api/bench").text())
-                .get("slates");
+        List<JsonNode> slates = slates(page);
         String worked = slate(slates, "Kiln under cloud");
         String kept = slate(slates, "Shelf by the window");
         String strip = slate(slates, "Yard in fog");
@@ -42,12 +41,36 @@ record View(String name, String path, String ready) {
         page.navigate(path);
         page.locator(ready).first().waitFor();
         page.waitForLoadState(LoadState.NETWORKIDLE);
-        page.waitForFunction("() => [...document.images].every(i => i.complete)");
+        waitForPictures(page);
+    }
+
+    /** Those that are in sight; the others are fetched when they come there. */
+    static void waitForPictures(Page page) {
+        page.waitForFunction("() => [...document.images].every(i => i.complete"
+                + " || i.getBoundingClientRect().top > window.innerHeight)");
+    }
+
+    /** All that are on the bench, page by page. */
+    private static List<JsonNode> slates(Page page) {
+        List<JsonNode> all = new ArrayList<>();
+        JsonNode answer = read(page, "/api/slates");
+        answer.get("slates").forEach(all::add);
+        while (answer.get("moreSlates").asInt() > 0) {
+            answer = read(
+                    page,
+                    "/api/slates?after=" + all.get(all.size() - 1).get("id").asString());
+            answer.get("slates").forEach(all::add);
+        }
+        return all;
+    }
+
+    private static JsonNode read(Page page, String path) {
+        return JsonMapper.shared().readTree(page.request().get(path).text());
     }
 
     /** By title: other journeys leave slates of their own on the bench. */
-    private static String slate(JsonNode slates, String title) {
-        return slates.valueStream()
+    private static String slate(List<JsonNode> slates, String title) {
+        return slates.stream()
                 .filter(s -> title.equals(s.get("title").asString()))
                 .findFirst()
                 .orElseThrow(() -> new AssertionError("The demo holds no slate “" + title + "”"))

@@ -26,7 +26,7 @@ class TransferHttpTest extends ApplicationTest {
         try (Started empty = Started.on(folder, false)) {
             Http there = empty.http();
             int slates = 0;
-            for (JsonNode card : http().get("/api/bench").json().get("slates")) {
+            for (JsonNode card : http().slates()) {
                 String path = "/api/slates/" + card.get("id").asString();
                 Answer file = http().get(path + "/export");
                 if (isUnderTheLamp(file)) {
@@ -91,7 +91,8 @@ class TransferHttpTest extends ApplicationTest {
             assertThat(answer.status()).as(answer.text()).isEqualTo(422);
             assertThat(empty.http().get("/api/bench").json().get("slates").size())
                     .isZero();
-            assertThat(empty.http().get("/api/rolls").json().size()).isZero();
+            assertThat(empty.http().get("/api/rolls").json().get("rolls").size())
+                    .isZero();
         }
     }
 

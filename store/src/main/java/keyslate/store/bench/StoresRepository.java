@@ -106,4 +106,12 @@ public final class StoresRepository {
     private void insert(String sql, Object row) {
         database.sql().sql(sql).paramSource(row).update();
     }
+
+    /** Counts a box of paper anew. */
+    public void count(String paperId, int inBox, double left) {
+        database.sql()
+                .sql("UPDATE paper SET sheets_in_box = ?, sheets_left = ?, counted = 1 WHERE id = ?")
+                .params(inBox, left, paperId)
+                .update();
+    }
 }

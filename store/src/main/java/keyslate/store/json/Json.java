@@ -13,6 +13,8 @@ public final class Json {
 
     private static final TypeReference<List<StoredTone>> TONES = new TypeReference<>() {};
 
+    private static final TypeReference<List<StoredMark>> MARKS = new TypeReference<>() {};
+
     private Json() {}
 
     /** What a record of this package, or a list of them, is written as. */
@@ -30,6 +32,10 @@ public final class Json {
 
     public static List<StoredTone> tones(String json) {
         return MAPPER.readValue(json, TONES);
+    }
+
+    public static List<StoredMark> marks(String json) {
+        return MAPPER.readValue(json, MARKS);
     }
 
     public static List<String> words(String json) {

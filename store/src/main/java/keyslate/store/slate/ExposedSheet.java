@@ -27,6 +27,11 @@ public record ExposedSheet(
         decisions = List.copyOf(decisions);
     }
 
+    /** The same sheet with another record of the lamp. */
+    public ExposedSheet lit(List<LampRecord> record) {
+        return new ExposedSheet(sheet, pieces, steps, record, events, scans, decisions);
+    }
+
     /** The picture that counts. */
     public Optional<Scan> scan() {
         return scans.isEmpty() ? Optional.empty() : Optional.of(scans.get(scans.size() - 1));

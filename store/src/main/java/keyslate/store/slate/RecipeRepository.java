@@ -57,6 +57,43 @@ public final class RecipeRepository {
         return found;
     }
 
+    /** What stands on each slate of the frames of a roll, the oldest slate first: as much as one line says. */
+    public List<Standing> standingOfRoll(String rollId) {
+        return standing("frame.roll_id = ?", rollId);
+    }
+
+    /** The same of one frame. */
+    public List<Standing> standingOfFrame(String frameId) {
+        return standing("frame.id = ?", frameId);
+    }
+
+    private List<Standing> standing(String where, String param) {
+        return database.sql()
+                .sql("SELECT slate.frame_id, slate.id AS slate_id, recipe.title, part.light, part.seconds,"
+                        + " recipe.aperture_mark, recipe.sheet_width_mm, recipe.sheet_height_mm,"
+                        + " slate.accepted_sheet_id IS NOT NULL AS accepted, (SELECT picture_id FROM scan WHERE"
+                        + " scan.sheet_id = slate.accepted_sheet_id ORDER BY place DESC LIMIT 1) AS picture_id FROM slate"
+                        + " JOIN frame ON frame.id = slate.frame_id JOIN recipe ON recipe.id = slate.recipe_id"
+                        + " JOIN base_part AS part ON part.recipe_id = recipe.id AND part.place = 1"
+                        + " WHERE " + where + " ORDER BY slate.created_at, slate.id")
+                .param(param)
+                .query(Standing.class)
+                .list();
+    }
+
+    /** The standing recipe of a slate in a line; seconds as received; the picture is that of the accepted print, null without one. */
+    public record Standing(
+            String frameId,
+            String slateId,
+            String title,
+            String light,
+            double seconds,
+            double apertureMark,
+            double sheetWidthMm,
+            double sheetHeightMm,
+            boolean accepted,
+            String pictureId) {}
+
     private List<Recipe> recipes(String where, String order, String param) {
         Map<String, List<BaseExposure.Part>> bases = new HashMap<>();
         database.sql().sql(String.format(BASE, where)).param(param).query(row -> {

@@ -8,6 +8,8 @@ package keyslate.store.slate;
  * @param redoId what the last undo came from, null when there is nothing to redo
  * @param acceptedSheetId the print that was accepted, else null
  * @param touchedAt the last change, ISO 8601 in UTC
+ * @param putAwayAt since when it is left out of the Bench, null while it is there
+ * @param practice whether lamp, paper and scans are simulated: nothing real is exposed for it
  */
 public record Slate(
         String id,
@@ -17,10 +19,12 @@ public record Slate(
         String recipeId,
         String redoId,
         String acceptedSheetId,
-        String touchedAt) {
+        String touchedAt,
+        String putAwayAt,
+        boolean practice) {
     /** The same slate with other pointers; {@code SlateRepository.advance} stores it. */
     public Slate with(String standing, String redo, String accepted, String at) {
-        return new Slate(id, frameId, createdAt, version, standing, redo, accepted, at);
+        return new Slate(id, frameId, createdAt, version, standing, redo, accepted, at, putAwayAt, practice);
     }
 
     /** The same slate with another standing recipe; nothing to redo. */

@@ -1,4 +1,4 @@
-package keyslate.server.negative;
+package keyslate.server.picture;
 
 import java.time.Duration;
 import keyslate.server.web.NotFoundException;

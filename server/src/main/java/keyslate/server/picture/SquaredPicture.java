@@ -1,4 +1,4 @@
-package keyslate.server.negative;
+package keyslate.server.picture;
 
 import java.awt.Rectangle;
 import java.nio.file.Path;
@@ -19,19 +19,19 @@ final class SquaredPicture {
     private SquaredPicture() {}
 
     /**
-     * A working copy of the paper alone (REA-13): only the part of the file that holds it is decoded, with as few pixels as
+     * The light of the paper alone (REA-13): only the part of the file that holds it is decoded, with as few pixels as
      * do.
      *
-     * <p>The result is a JPEG in sRGB codes, at most {@value PictureFiles#WORKING_COPY_SIDE} pixels long and never larger than what was
+     * <p>The result is at most {@value PictureFiles#WORKING_COPY_SIDE} pixels long and never larger than what was
      * decoded.
      *
      * @param corners of the paper in the picture as it stands upright
      * @param aspect width of the paper over its height
      * @throws keyslate.server.web.RefusedException when the file is damaged
      */
-    static byte[] of(Path file, Corners corners, double aspect) {
-        int orientation = PictureFiles.orientation(file.toFile());
-        ColourRaster paper = PictureFiles.read(file.toFile(), reader -> {
+    static ColourRaster of(Path file, Corners corners, double aspect) {
+        Orientation orientation = Orientation.of(file.toFile());
+        return PictureFiles.read(file.toFile(), reader -> {
             int width = reader.getWidth(0);
             int height = reader.getHeight(0);
             Rectangle part = part(corners, orientation, width, height);
@@ -39,14 +39,13 @@ final class SquaredPicture {
             int every = 1 + (Math.max(part.width, part.height) - 1) / (2 * PictureFiles.WORKING_COPY_SIDE);
             param.setSourceRegion(part);
             param.setSourceSubsampling(every, every, 0, 0);
-            ColourRaster light = PictureFiles.linear(reader.read(0, param));
+            ColourRaster light = LinearLight.of(reader.read(0, param), EmbeddedProfile.leftAside(reader));
             Finder finder = (u, v) -> {
-                Place raw = asStored(corners.at(u, v), orientation);
+                Place raw = orientation.asStored(corners.at(u, v));
                 return new Place((raw.x() * width - part.x) / every - 0.5, (raw.y() * height - part.y) / every - 0.5);
             };
             return squared(light, finder, aspect);
         });
-        return PictureFiles.jpeg(PictureFiles.look(paper), PictureFiles.WORKING_QUALITY);
     }
 
     /** From a place of the paper to one of the decoded part, in pixels. */
@@ -54,9 +53,8 @@ final class SquaredPicture {
         Place at(double u, double v);
     }
 
-    private static Rectangle part(Corners corners, int orientation, int width, int height) {
-        List<Place> raw =
-                corners.places().stream().map(p -> asStored(p, orientation)).toList();
+    private static Rectangle part(Corners corners, Orientation orientation, int width, int height) {
+        List<Place> raw = corners.places().stream().map(orientation::asStored).toList();
         double left = raw.stream().mapToDouble(Place::x).min().orElse(0);
         double right = raw.stream().mapToDouble(Place::x).max().orElse(1);
         double top = raw.stream().mapToDouble(Place::y).min().orElse(0);
@@ -66,20 +64,6 @@ final class SquaredPicture {
         int x2 = Math.min(width, (int) Math.ceil(right * width) + MARGIN);
         int y2 = Math.min(height, (int) Math.ceil(bottom * height) + MARGIN);
         return new Rectangle(x, y, Math.max(1, x2 - x), Math.max(1, y2 - y));
-    }
-
-    /** A place of the upright picture in the file as it is stored, by its EXIF orientation. */
-    private static Place asStored(Place p, int orientation) {
-        return switch (orientation) {
-            case 2 -> new Place(1 - p.x(), p.y());
-            case 3 -> new Place(1 - p.x(), 1 - p.y());
-            case 4 -> new Place(p.x(), 1 - p.y());
-            case 5 -> new Place(p.y(), p.x());
-            case 6 -> new Place(p.y(), 1 - p.x());
-            case 7 -> new Place(1 - p.y(), 1 - p.x());
-            case 8 -> new Place(1 - p.y(), p.x());
-            default -> p;
-        };
     }
 
     private static ColourRaster squared(ColourRaster from, Finder finder, double aspect) {

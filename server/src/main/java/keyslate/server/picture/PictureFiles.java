@@ -1,10 +1,13 @@
-package keyslate.server.negative;
+package keyslate.server.picture;
 
 import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
-import com.drew.metadata.exif.ExifIFD0Directory;
 import com.drew.metadata.jpeg.JpegDirectory;
+import java.awt.Transparency;
+import java.awt.color.ColorSpace;
 import java.awt.image.BufferedImage;
+import java.awt.image.ColorModel;
+import java.awt.image.ComponentColorModel;
 import java.awt.image.DataBuffer;
 import java.awt.image.WritableRaster;
 import java.io.ByteArrayInputStream;
@@ -14,12 +17,12 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.Iterator;
-import java.util.Locale;
 import java.util.concurrent.Semaphore;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
+import javax.imageio.ImageTypeSpecifier;
 import javax.imageio.ImageWriteParam;
 import javax.imageio.ImageWriter;
 import javax.imageio.stream.ImageInputStream;
@@ -31,7 +34,7 @@ import keyslate.core.darkroom.ToneEncoding;
 import keyslate.server.web.RefusedException;
 import keyslate.store.negative.Picture;
 
-/** Picture files to linear light and back: PNG and JPEG, 8 bit sRGB or 16 bit. */
+/** Picture files to linear light and back: JPEG, PNG and TIFF, 8 or 16 bit. */
 public final class PictureFiles {
     /** Longest side that is kept for work on screen; more would only cost memory. */
     public static final int WORKING_SIDE = 960;
@@ -45,9 +48,10 @@ public final class PictureFiles {
     /** A progressive JPEG is held whole while it is decoded. */
     private static final long MOST_PIXELS_PROGRESSIVE = 40_000_000L;
 
+    private static final int MOST_BITS = 16;
+
     private static final float JPEG_QUALITY = 0.9f;
     static final float WORKING_QUALITY = 0.96f;
-    private static final int LARGEST_CODE_16 = 65535;
     private static final Semaphore DECODING = new Semaphore(1, true);
 
     static {
@@ -56,20 +60,22 @@ public final class PictureFiles {
 
     private PictureFiles() {}
 
-    /** What an uploaded file is; sides as the picture stands upright. */
-    public record Described(String mediaType, int widthPx, int heightPx) {}
+    /**
+     * What an uploaded file is; sides as the picture stands upright.
+     *
+     * @param isProfiled whether it says what its colours mean; those of others are taken for sRGB
+     */
+    public record Described(String mediaType, int widthPx, int heightPx, boolean isProfiled) {}
 
-    /** Looks into a file without decoding it; refuses what is no PNG or JPEG, or has too many pixels. */
-    public static Described describe(Path file) {
-        return read(file.toFile(), reader -> {
-            String format = reader.getFormatName().toLowerCase(Locale.ROOT);
-            boolean jpeg = format.contains("jp");
-            if (!jpeg && !format.contains("png")) {
-                throw notAPicture();
-            }
+    /** Looks into a file without decoding it; refuses what is no JPEG, PNG or TIFF of 8 or 16 bit, or has too many pixels. */
+    public static Described describe(Path path) {
+        File file = path.toFile();
+        return read(file, reader -> {
+            PictureKind kind = PictureKind.ofFormat(reader.getFormatName()).orElseThrow(PictureFiles::notAPicture);
             int width = reader.getWidth(0);
             int height = reader.getHeight(0);
-            long most = jpeg && isProgressive(file.toFile()) ? MOST_PIXELS_PROGRESSIVE : MOST_PIXELS;
+            boolean jpeg = kind == PictureKind.JPEG;
+            long most = jpeg && isProgressive(file) ? MOST_PIXELS_PROGRESSIVE : MOST_PIXELS;
             if ((long) width * height > most) {
                 throw RefusedException.of(
                         "/file",
@@ -77,22 +83,43 @@ public final class PictureFiles {
                         "The picture has " + width + " × " + height + " pixels; " + most / 1_000_000 + " million fit"
                                 + (most < MOST_PIXELS ? " in a progressive JPEG." : "."));
             }
-            boolean turned = jpeg && orientation(file.toFile()) >= 5;
-            return new Described(jpeg ? "image/jpeg" : "image/png", turned ? height : width, turned ? width : height);
+            refuseDeeper(reader);
+            boolean turned = Orientation.of(file).turns();
+            return new Described(
+                    kind.mediaType(), turned ? height : width, turned ? width : height, EmbeddedProfile.isIn(file));
         });
     }
 
-    /** A copy of an sRGB picture that is small enough to be read whole, upright; decoded with as few pixels as do. */
-    public static byte[] workingCopy(Path file) {
-        BufferedImage image = read(file.toFile(), reader -> {
+    private static void refuseDeeper(ImageReader reader) throws IOException {
+        ImageTypeSpecifier raw = reader.getRawImageType(0);
+        if (raw != null && raw.getSampleModel().getSampleSize(0) > MOST_BITS) {
+            throw RefusedException.of(
+                    "/file", "E_SHAPE", "Pictures of 8 or 16 bit a colour are taken in; save this one as 16 bit.");
+        }
+    }
+
+    /** The light of a picture, upright, decoded with as few pixels as do for a working copy. */
+    static ColourRaster light(Path path) {
+        File file = path.toFile();
+        ColourRaster light = read(file, reader -> {
             int longer = Math.max(reader.getWidth(0), reader.getHeight(0));
             ImageReadParam param = reader.getDefaultReadParam();
             int every = Math.max(1, longer / WORKING_COPY_SIDE);
             param.setSourceSubsampling(every, every, 0, 0);
-            return reader.read(0, param);
+            return LinearLight.of(reader.read(0, param), EmbeddedProfile.leftAside(reader));
         });
-        ColourRaster light = linear(upright(image, orientation(file.toFile()))).reducedTo(WORKING_COPY_SIDE);
-        return jpeg(look(light), WORKING_QUALITY);
+        return Orientation.of(file).upright(light);
+    }
+
+    /** An empty picture of 16 bit, grey or in colour. */
+    static BufferedImage deep(int width, int height, int planes) {
+        ColorModel model = new ComponentColorModel(
+                ColorSpace.getInstance(planes == 1 ? ColorSpace.CS_GRAY : ColorSpace.CS_sRGB),
+                false,
+                false,
+                Transparency.OPAQUE,
+                DataBuffer.TYPE_USHORT);
+        return new BufferedImage(model, model.createCompatibleWritableRaster(width, height), false, null);
     }
 
     /** The codes of linear light. */
@@ -117,12 +144,13 @@ public final class PictureFiles {
     /** Linear light of a working copy, 1 = a white diffuser, at most {@link #WORKING_SIDE} pixels long. */
     public static ColourRaster toScene(byte[] working, String encoding) {
         BufferedImage image = decode(working);
-        return (Picture.LINEAR_16.equals(encoding) ? linear16(image) : linear(image)).reducedTo(WORKING_SIDE);
+        return (Picture.LINEAR_16.equals(encoding) ? linear16(image) : LinearLight.of(image, null))
+                .reducedTo(WORKING_SIDE);
     }
 
     /** A scan as it is looked at. */
     public static Look toLook(byte[] working) {
-        return look(linear(decode(working)));
+        return look(LinearLight.of(decode(working), null));
     }
 
     public static byte[] jpeg(Look look) {
@@ -195,7 +223,10 @@ public final class PictureFiles {
             reader = readers.next();
             reader.setInput(in, true, false);
             return reading.with(reader);
-        } catch (IOException | IndexOutOfBoundsException | IllegalArgumentException | NegativeArraySizeException e) {
+        } catch (RefusedException e) {
+            throw e;
+        } catch (IOException | RuntimeException | OutOfMemoryError e) {
+            // Readers fail in whatever way on what is damaged, or ask for an array as large as a damaged number says.
             throw notAPicture();
         } finally {
             if (reader != null) {
@@ -205,7 +236,7 @@ public final class PictureFiles {
     }
 
     private static RefusedException notAPicture() {
-        return RefusedException.of("/file", "E_SHAPE", "This is not a PNG or JPEG picture, or it is damaged.");
+        return RefusedException.of("/file", "E_SHAPE", "This is not a JPEG, PNG or TIFF picture, or it is damaged.");
     }
 
     private static BufferedImage decode(byte[] file) {
@@ -228,47 +259,6 @@ public final class PictureFiles {
         } catch (ImageProcessingException | IOException e) {
             return true;
         }
-    }
-
-    /** EXIF orientation 1 to 8; 1 when there is none. */
-    static int orientation(File file) {
-        try {
-            ExifIFD0Directory exif =
-                    ImageMetadataReader.readMetadata(file).getFirstDirectoryOfType(ExifIFD0Directory.class);
-            Integer found = exif == null ? null : exif.getInteger(ExifIFD0Directory.TAG_ORIENTATION);
-            return found == null || found < 1 || found > 8 ? 1 : found;
-        } catch (ImageProcessingException | IOException e) {
-            return 1;
-        }
-    }
-
-    /** Turns and mirrors as the EXIF orientation says. */
-    private static BufferedImage upright(BufferedImage from, int orientation) {
-        if (orientation == 1) {
-            return from;
-        }
-        boolean swapped = orientation >= 5;
-        int w = from.getWidth();
-        int h = from.getHeight();
-        BufferedImage to = new BufferedImage(swapped ? h : w, swapped ? w : h, BufferedImage.TYPE_INT_RGB);
-        for (int y = 0; y < h; y++) {
-            for (int x = 0; x < w; x++) {
-                int tx = switch (orientation) {
-                    case 2, 3 -> w - 1 - x;
-                    case 6, 7 -> h - 1 - y;
-                    case 5, 8 -> y;
-                    default -> x;
-                };
-                int ty = switch (orientation) {
-                    case 3, 4 -> h - 1 - y;
-                    case 7, 8 -> w - 1 - x;
-                    case 5, 6 -> x;
-                    default -> y;
-                };
-                to.setRGB(tx, ty, from.getRGB(x, y));
-            }
-        }
-        return to;
     }
 
     private static ColourRaster linear16(BufferedImage image) {
@@ -308,36 +298,5 @@ public final class PictureFiles {
                         first,
                         Raster.over(image.getWidth(), image.getHeight(), planes[1]),
                         Raster.over(image.getWidth(), image.getHeight(), planes[2]));
-    }
-
-    /**
-     * sRGB codes to linear light. Grey files are read by their own codes: the platform takes a grey raster for linear
-     * light, which would make it a gamma of 2.2 too light.
-     */
-    static ColourRaster linear(BufferedImage image) {
-        if (image.getRaster().getNumBands() < 3
-                && image.getColorModel().getColorSpace().getNumComponents() == 1) {
-            boolean wide = image.getRaster().getTransferType() == DataBuffer.TYPE_USHORT;
-            int bits = image.getColorModel().getComponentSize(0);
-            double most = wide ? LARGEST_CODE_16 : (1 << bits) - 1;
-            return raster(image, planes(image.getRaster(), code -> decoded(code / most)));
-        }
-        int w = image.getWidth();
-        int h = image.getHeight();
-        float[][] planes = new float[3][w * h];
-        int[] row = new int[w];
-        for (int y = 0; y < h; y++) {
-            image.getRGB(0, y, w, 1, row, 0, w);
-            for (int x = 0; x < w; x++) {
-                planes[0][y * w + x] = (float) ToneEncoding.decode(row[x] >> 16 & 0xff);
-                planes[1][y * w + x] = (float) ToneEncoding.decode(row[x] >> 8 & 0xff);
-                planes[2][y * w + x] = (float) ToneEncoding.decode(row[x] & 0xff);
-            }
-        }
-        return raster(image, planes);
-    }
-
-    private static float decoded(double code) {
-        return (float) ToneEncoding.decode(code);
     }
 }

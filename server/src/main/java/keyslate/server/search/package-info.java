@@ -1,0 +1,2 @@
+/** Finding frames: by words, and by what they were printed on. */
+package keyslate.server.search;

@@ -1,0 +1,38 @@
+import { type FrameView, positive } from "../api/client";
+
+const RATED: Record<string, string> = { PRINT: "print", MAYBE: "maybe", NO: "no" };
+
+/** A frame to be picked: its picture, its number and subject, and what was decided. */
+export function FrameButton(props: {
+  frame: FrameView;
+  chosen: boolean;
+  withRoll?: boolean;
+  onChoose: (frame: FrameView) => void;
+}) {
+  const { frame } = props;
+  const aspectRatio = frame.widthMm / frame.heightMm;
+  const rated = frame.beyondRescue ? "beyond rescue" : frame.rating && RATED[frame.rating];
+  return (
+    <button
+      type="button"
+      aria-pressed={props.chosen}
+      data-rating={frame.beyondRescue ? "NO" : frame.rating}
+      onClick={() => props.onChoose(frame)}
+    >
+      {frame.hasPicture ? (
+        <img src={positive(frame.id, 320)} alt="" loading="lazy" style={{ aspectRatio }} />
+      ) : (
+        <span className="not-scanned" aria-hidden="true" style={{ aspectRatio }}>
+          not scanned
+        </span>
+      )}
+      <span className="edge-number">
+        {props.withRoll && <span className="edge-roll">{frame.rollTitle}</span>}
+        <span className="visually-hidden">Frame </span>
+        <b>{frame.number}</b> {frame.title}
+        {rated && <i> {rated}</i>}
+        {frame.printedBefore.length > 0 && <i> on a slate</i>}
+      </span>
+    </button>
+  );
+}
