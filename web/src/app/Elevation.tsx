@@ -36,10 +36,28 @@ export function columnLayout(lensToPaperMm: number): ColumnLayout {
   };
 }
 
-/** The enlarger from the side; head height and cone follow the real magnification. */
+/** Glass, film emulsion down, paper emulsion up: what lies on the board for a contact print, from the top. */
+function Stack(props: { half: number }) {
+  const line = (y: number, className: string, more: number) => (
+    <path
+      className={className}
+      d={`M ${String(X - props.half - more)} ${String(EASEL_Y - y)} H ${String(X + props.half + more)}`}
+    />
+  );
+  return (
+    <g className="stack">
+      {line(30, "glass", 6)}
+      {line(25, "film-line", 0)}
+      {line(20, "paper-line", 0)}
+    </g>
+  );
+}
+
+/** The enlarger from the side; head height and cone follow the real magnification, or the distance in contact. */
 export function Elevation(props: { setup: SlateView["setup"] }) {
   const { setup } = props;
   const { head: top, lens } = columnLayout(setup.lensToPaperMm);
+  const contact = setup.projection !== "ENLARGED";
   const cone = EASEL_Y - 24 - lens;
   const half = Math.min(
     62,
@@ -61,7 +79,7 @@ export function Elevation(props: { setup: SlateView["setup"] }) {
         <path className="dotted" d="M -34 76 H 34" />
         <path d="M -26 84 L -18 122 H 18 L 26 84" />
         <rect className="solid" x="-36" y="126" width="72" height="12" />
-        <rect className="gap" x="-15" y="129" width="30" height="6" />
+        <rect className="gap" x="-15" y="129" width="30" height={contact ? 3 : 6} />
         <path d="M -28 138 L -22 152 L -28 164 L -20 178 L -24 190 L -16 206 M 28 138 L 22 152 L 28 164 L 20 178 L 24 190 L 16 206" />
         <rect x="-17" y="206" width="34" height="12" />
         <rect x="-17" y="218" width="34" height="12" />
@@ -70,7 +88,11 @@ export function Elevation(props: { setup: SlateView["setup"] }) {
         className="cone"
         d={`M ${String(X - 9)} ${String(lens)} L ${String(X - half)} ${String(EASEL_Y - 24)} H ${String(X + half)} L ${String(X + 9)} ${String(lens)} Z`}
       />
-      <rect x={X - sheet} y={EASEL_Y - 24} width={2 * sheet} height="7" className="sheet" />
+      {contact ? (
+        <Stack half={Math.max(half, sheet)} />
+      ) : (
+        <rect x={X - sheet} y={EASEL_Y - 24} width={2 * sheet} height="7" className="sheet" />
+      )}
       <rect x="6" y={EASEL_Y - 16} width="130" height="9" className="base" />
     </svg>
   );

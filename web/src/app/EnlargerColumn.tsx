@@ -8,16 +8,8 @@ import { Choice } from "../shared/ui/Choice";
 import { LightName } from "../shared/ui/LightName";
 import { type Commit, QuantityField } from "../shared/ui/QuantityField";
 import { TextField } from "../shared/ui/TextField";
-import {
-  aperture,
-  centimetres,
-  number,
-  seconds,
-  sheetSize,
-  signedStops,
-  stopWord,
-  times,
-} from "../shared/units/format";
+import { aperture, number, seconds, sheetSize, signedStops, stopWord } from "../shared/units/format";
+import { heightLabel, heightText } from "../shared/units/height";
 import { Elevation, columnLayout } from "./Elevation";
 import { Wordmark } from "./Wordmark";
 
@@ -52,22 +44,28 @@ export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<Reci
       >
         {(close) => <LightEditor slate={slate} edit={edit} onDone={close} />}
       </Handle>
-      <Part at={at.negative} label="Negative" to={`/slates/${slate.id}/choose`}>
+      <Part
+        at={at.negative}
+        label={setup.projection === "ENLARGED" ? "Negative" : "On the paper"}
+        to={`/slates/${slate.id}/choose`}
+      >
         <span className="part-value">
-          {slate.frame.rollTitle.split(",")[0]}, frame {slate.frame.number}
+          {slate.subject.rollTitle.split(",")[0]}, {slate.subject.name}
         </span>
         <span className="part-note">
-          {number(slate.frame.widthMm)} × {number(slate.frame.heightMm)} mm
+          {number(slate.subject.widthMm)} × {number(slate.subject.heightMm)} mm
         </span>
       </Part>
-      <Handle
-        at={at.lens}
-        label={`Lens, ${number(setup.focalMm)} mm`}
-        value={<span className="part-value large">{aperture(setup.apertureMark)}</span>}
-        differs={differs("aperture") ?? differs("lens")}
-      >
-        {(close) => <ApertureEditor slate={slate} edit={edit} onDone={close} />}
-      </Handle>
+      {setup.projection !== "LAMP" && (
+        <Handle
+          at={at.lens}
+          label={`Lens, ${number(setup.focalMm)} mm`}
+          value={<span className="part-value large">{aperture(setup.apertureMark)}</span>}
+          differs={differs("aperture") ?? differs("lens")}
+        >
+          {(close) => <ApertureEditor slate={slate} edit={edit} onDone={close} />}
+        </Handle>
+      )}
       <Handle
         at={at.base}
         label="Base exposure"
@@ -87,12 +85,15 @@ export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<Reci
           {held + burned === 0 ? "none yet" : `${String(held)} held back, ${String(burned)} burned`}
         </span>
       </Part>
-      <Part at={at.height} label="Lens above easel" to={setupLink} differs={differs("size")}>
-        <span className="part-value">
-          {centimetres(setup.lensToPaperMm)}, {times(setup.magnification)}
-        </span>
+      <Part at={at.height} label={heightLabel(setup)} to={setupLink} differs={differs("size")}>
+        <span className="part-value">{heightText(setup)}</span>
       </Part>
-      <Part at={at.easel} label="Easel" to={setupLink} differs={differs("paper")}>
+      <Part
+        at={at.easel}
+        label={setup.projection === "ENLARGED" ? "Easel" : "Under film and glass"}
+        to={setupLink}
+        differs={differs("paper")}
+      >
         <span className="part-value">{sheetSize(setup.turnedWidthMm, setup.turnedHeightMm)}</span>
         <span className="part-note">
           {setup.paperName}, {setup.paperBatch}

@@ -10,7 +10,8 @@ import { LightName } from "../../shared/ui/LightName";
 import { NextStepButton } from "../../shared/ui/NextStep";
 import { Shelf } from "../../shared/ui/Shelf";
 import { Verdict } from "../../shared/ui/Verdict";
-import { aperture, number, seconds, sheetSize, times } from "../../shared/units/format";
+import { aperture, number, seconds, sheetSize } from "../../shared/units/format";
+import { heightLabel, heightText } from "../../shared/units/height";
 import { Elevation, columnLayout } from "../../app/Elevation";
 import { FirstRun } from "./FirstRun";
 import { ImportSlate } from "./ImportSlate";
@@ -116,14 +117,10 @@ function OnEnlarger(props: { slateId: string }) {
   const rows: [number, string, ReactNode, string?][] = [
     [at.lamp, "Lamp", setup.head],
     [at.filter, medium.lightName, <LightName key="light" light={base.light} large />],
-    [at.negative, "Negative", `${slate.frame.rollTitle.split(",")[0] ?? ""}, frame ${slate.frame.number}`],
+    [at.negative, "Negative", `${slate.subject.rollTitle.split(",")[0] ?? ""}, ${slate.subject.name}`],
     [at.lens, `Lens, ${number(setup.focalMm)} mm`, aperture(setup.apertureMark)],
     [at.base, "Base exposure", `${seconds(base.seconds)} s`],
-    [
-      at.height,
-      "Lens above easel",
-      `${(setup.lensToPaperMm / 10).toFixed(1)} cm, ${times(setup.magnification)}`,
-    ],
+    [at.height, heightLabel(setup), heightText(setup)],
     [at.easel, "Easel", sheetSize(setup.turnedWidthMm, setup.turnedHeightMm), setup.paperName],
   ];
   return (

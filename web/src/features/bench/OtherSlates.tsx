@@ -1,7 +1,7 @@
 import { Button } from "antd";
 import { useState } from "react";
 import { Link } from "react-router";
-import { type Schemas, picture, positive } from "../../shared/api/client";
+import { type Schemas, picture, positiveAt } from "../../shared/api/client";
 import { useSlates } from "../../shared/api/shelf";
 import { Shelf } from "../../shared/ui/Shelf";
 
@@ -10,7 +10,7 @@ export type SlateCard = Schemas["SlateCard"];
 /** The picture of a slate: its last sheet, else its frame. */
 export function cardPicture(card: SlateCard): string | undefined {
   if (card.lastPictureId !== undefined) return picture(card.lastPictureId);
-  return card.hasPicture ? positive(card.frameId, 480) : undefined;
+  return card.positivePath === undefined ? undefined : positiveAt(card.positivePath, 480);
 }
 
 /** The slates beside the one on the easel as small prints, older ones when asked for; and those put away. */

@@ -10,7 +10,7 @@ import { Verdict } from "../../shared/ui/Verdict";
 /** The frame of this slate on its roll's proof sheet, and the intent, which is shown again at every judgement. */
 export function ChoosePage() {
   const { slate, edit } = useSlateContext();
-  const roll = useRoll(slate.frame.rollId).data;
+  const roll = useRoll(slate.subject.rollId).data;
   const navigate = useNavigate();
   return (
     <>
@@ -19,9 +19,9 @@ export function ChoosePage() {
         {roll && (
           <ProofSheet
             roll={roll}
-            chosen={slate.frame.id}
+            chosen={slate.subject.frame?.id}
             onChoose={(frame) => {
-              if (frame.id !== slate.frame.id) void navigate("/rolls");
+              if (frame.id !== slate.subject.frame?.id) void navigate("/rolls");
             }}
           />
         )}
@@ -29,7 +29,7 @@ export function ChoosePage() {
       <aside className="panel" aria-label="Choose">
         <h2>{slate.naming.title}</h2>
         <p className="lead">
-          {slate.frame.rollTitle}, frame {slate.frame.number}.
+          {slate.subject.rollTitle}, {slate.subject.name}.
         </p>
         <TextLine
           key={`t-${slate.recipeId}`}
@@ -52,11 +52,11 @@ export function ChoosePage() {
         <p className="field-hint">
           What must stay white, what black, where the eye goes. It is kept when you leave the field.
         </p>
-        <Wanted slate={slate} edit={edit} />
+        {!slate.subject.proof && <Wanted slate={slate} edit={edit} />}
         <Verdict headline={slate.next.headline} why={slate.next.why}>
           <NextStepButton slateId={slate.id} next={slate.next} />
           <Button className="on-dark-quiet" onClick={() => void navigate("/rolls")}>
-            Another frame
+            {slate.subject.proof ? "All rolls" : "Another frame"}
           </Button>
         </Verdict>
       </aside>

@@ -30,7 +30,7 @@ export function KeepPage() {
           pictures. It can be taken in on another bench without loss.
         </p>
         <Waste slate={slate} />
-        {slate.frame.toBeAsked && (
+        {slate.subject.frame?.toBeAsked && (
           <p className="note" role="note">
             A person on this frame has not agreed to be shown. Ask before this file or a print with its label
             is given away; what was answered is kept at the frame, in Rolls.

@@ -2,7 +2,8 @@ import { useQuery } from "@tanstack/react-query";
 import { type SheetView, type SlateView, api, sheetPicture, unwrap } from "../../shared/api/client";
 import { ScriptDials } from "../../shared/ui/ScriptDials";
 import { ScriptTable } from "../../shared/ui/ScriptTable";
-import { aperture, centimetres, number, seconds, sheetSize, times } from "../../shared/units/format";
+import { heightLabel, heightText } from "../../shared/units/height";
+import { aperture, number, seconds, sheetSize } from "../../shared/units/format";
 
 /** Everything that rebuilds the print, as it stood when it was exposed, readable at arm's length. */
 export function RecipeSheet(props: { slate: SlateView; print: SheetView }) {
@@ -16,22 +17,21 @@ export function RecipeSheet(props: { slate: SlateView; print: SheetView }) {
   const source = sheetPicture(print);
   const rows: [string, string][] = setup
     ? [
-        ["Negative", `${slate.frame.rollTitle}, frame ${slate.frame.number}`],
+        ["Negative", `${slate.subject.rollTitle}, ${slate.subject.name}`],
         ["Enlarger", `${setup.enlargerName}, ${setup.head.toLowerCase()}`],
         ["Lens", `${setup.lensName}, ${aperture(print.apertureMark)} (true ${setup.trueFNumber.toFixed(2)})`],
         [slate.medium.lightName, print.light.notation],
         ["Base exposure", `${seconds(print.baseSeconds)} s`],
         ["Lamp lag", `${number(setup.lagSeconds)} s a burst, ${setup.lagSource}`],
-        [
-          "Magnification",
-          `${times(setup.magnification)}, lens ${centimetres(setup.lensToPaperMm)} above easel`,
-        ],
+        [heightLabel(setup), heightText(setup)],
         [
           "Picture",
           `${number(Math.round(setup.imageWidthMm))} × ${number(Math.round(setup.imageHeightMm))} mm on ${sheetSize(setup.sheetWidthMm, setup.sheetHeightMm)}`,
         ],
         ["Paper", `${setup.paperName}, ${setup.paperBatch}`],
-        ...(slate.frame.toBeAsked ? [["Persons", "not agreed to be shown"] as [string, string]] : []),
+        ...(slate.subject.frame?.toBeAsked
+          ? [["Persons", "not agreed to be shown"] as [string, string]]
+          : []),
       ]
     : [];
   return (

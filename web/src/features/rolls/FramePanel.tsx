@@ -8,6 +8,7 @@ import { useKeys } from "../../shared/keys/keys";
 import { TextField } from "../../shared/ui/TextField";
 import { Verdict } from "../../shared/ui/Verdict";
 import { FrameMore } from "./FrameMore";
+import { FrameNeed } from "./FrameNeed";
 import { FrameScan } from "./FrameScan";
 
 const RATINGS = [
@@ -78,6 +79,7 @@ function Known(props: {
           {advice.headline} {advice.why}
         </p>
       )}
+      <FrameNeed frame={frame} />
       <FrameMore detail={props.detail} />
       <FrameScan detail={props.detail} />
       {change.error?.errors.length === 0 && (
@@ -115,12 +117,12 @@ function StartSlate(props: { frame: FrameView; line: string }) {
   // The subject, until something else is typed.
   const [typed, setTyped] = useState<string>();
   const title = typed ?? (frame.title || `Frame ${frame.number}`);
-  const start = useMutation<{ id: string }, Problem>({
+  const start = useMutation<{ id: string }, Problem, "setup" | "shape">({
     mutationFn: () => unwrap(api.POST("/api/slates", { body: { frameId: frame.id, title, intent: line } })),
-    onSuccess: (slate) => {
+    onSuccess: (slate, station) => {
       void client.invalidateQueries({ queryKey: ["rolls"] });
       void client.invalidateQueries({ queryKey: ["bench"] });
-      void navigate(`/slates/${slate.id}/setup`);
+      void navigate(`/slates/${slate.id}/${station}`);
     },
   });
   return (
@@ -138,8 +140,16 @@ function StartSlate(props: { frame: FrameView; line: string }) {
         why="The lens that covers the format and the first box of paper are set; change them at Set up."
         error={start.error?.errors.length === 0 ? start.error.message : undefined}
       >
-        <Button type="primary" className="on-dark" loading={start.isPending} onClick={() => start.mutate()}>
+        <Button
+          type="primary"
+          className="on-dark"
+          loading={start.isPending}
+          onClick={() => start.mutate("setup")}
+        >
           Start slate
+        </Button>
+        <Button className="on-dark-quiet" disabled={start.isPending} onClick={() => start.mutate("shape")}>
+          Draw on it
         </Button>
       </Verdict>
     </>

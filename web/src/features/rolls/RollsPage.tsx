@@ -15,6 +15,7 @@ import { Finder, asked } from "./Finder";
 import { FoundFrames } from "./FoundFrames";
 import { FramePanel } from "./FramePanel";
 import { RollFacts } from "./RollFacts";
+import { RollProofs } from "./RollProofs";
 import { Wordmark } from "../../app/Wordmark";
 
 /** All rolls as proof sheets; a frame that is picked becomes a slate. */
@@ -116,6 +117,7 @@ function RollSheet(props: {
   const away = roll.putAwayAt !== undefined;
   return (
     <ProofSheet roll={roll} chosen={props.chosen} onChoose={props.onChoose}>
+      <RollProofs roll={roll} />
       <RollFacts roll={roll} />
       <Shelf
         thing={{ kind: "roll", id: roll.id }}

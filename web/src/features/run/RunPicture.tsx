@@ -1,5 +1,6 @@
-import { type AreaView, type RunView, positive } from "../../shared/api/client";
+import { type AreaView, type RunView, positiveAt } from "../../shared/api/client";
 import { AreaOutline } from "../../shared/areas/AreaOutline";
+import { cropped } from "../../shared/ui/Print";
 
 /** The picture, dim, with the areas the hands are on; for a strip the part that is still uncovered. */
 export function RunPicture(props: { run: RunView; elapsed: number }) {
@@ -11,18 +12,9 @@ export function RunPicture(props: { run: RunView; elapsed: number }) {
   const width = Math.min(300, height * run.aspect);
   return (
     <div className="run-picture" style={{ width, height: width / run.aspect }}>
-      {run.hasPicture && (
+      {run.positivePath !== undefined && (
         <span className="run-crop">
-          <img
-            src={positive(run.frameId, 480)}
-            alt=""
-            style={{
-              width: `${String(100 / run.view.width)}%`,
-              height: `${String(100 / run.view.height)}%`,
-              left: `${String((-100 * run.view.left) / run.view.width)}%`,
-              top: `${String((-100 * run.view.top) / run.view.height)}%`,
-            }}
-          />
+          <img src={positiveAt(run.positivePath, 480)} alt="" style={cropped(run.view)} />
         </span>
       )}
       {phase?.uncovered &&

@@ -12,7 +12,7 @@ export function begun(slate: SlateView, kind: string, speed: number): RunView {
     {
       sheetId: "rehearsal",
       slateId: slate.id,
-      frameId: slate.frame.id,
+      ...(slate.subject.positivePath !== undefined && { positivePath: slate.subject.positivePath }),
       title: slate.naming.title,
       label: "Rehearsal",
       kind,
@@ -31,7 +31,6 @@ export function begun(slate: SlateView, kind: string, speed: number): RunView {
         height: view.height * crop.height,
       },
       aspect: (imageWidthMm * view.width) / (imageHeightMm * view.height),
-      hasPicture: slate.frame.hasPicture,
       stepsDone: 0,
       nextSetSeconds: 0,
       fromSeconds: 0,

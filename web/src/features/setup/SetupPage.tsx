@@ -6,7 +6,9 @@ import { useStores } from "../../shared/api/slate";
 import { Choice, Ways } from "../../shared/ui/Choice";
 import { QuantityField } from "../../shared/ui/QuantityField";
 import { Verdict } from "../../shared/ui/Verdict";
-import { centimetres, number, seconds, times } from "../../shared/units/format";
+import { centimetres, number, plainStops, seconds, times } from "../../shared/units/format";
+import { heightLabel } from "../../shared/units/height";
+import { ContactFields } from "./ContactFields";
 import { SheetOnEasel } from "./SheetOnEasel";
 
 /** Enlarger, lens, paper, size and crop; what follows from them is computed and drawn. */
@@ -54,9 +56,10 @@ function Fields({ slate, edit }: SlateContext) {
         />
       </div>
       <div className="field-row">
-        <ApertureEditor slate={slate} edit={edit} />
+        {setup.projection !== "LAMP" && <ApertureEditor slate={slate} edit={edit} />}
         <LightEditor slate={slate} edit={edit} />
       </div>
+      <ContactFields slate={slate} edit={edit} />
       <Choice
         label="Paper"
         value={setup.paperId}
@@ -93,15 +96,17 @@ function Fields({ slate, edit }: SlateContext) {
           edit={edit}
         />
       </div>
-      <Ways
-        label="How the picture meets the sheet"
-        value={setup.fit}
-        ways={[
-          { value: "WHOLE_PICTURE", label: "Whole picture" },
-          { value: "FILL_SHEET", label: "Fill the sheet" },
-        ]}
-        onChange={(fit) => edit.mutate({ setup: { fit } })}
-      />
+      {setup.projection === "ENLARGED" && (
+        <Ways
+          label="How the picture meets the sheet"
+          value={setup.fit}
+          ways={[
+            { value: "WHOLE_PICTURE", label: "Whole picture" },
+            { value: "FILL_SHEET", label: "Fill the sheet" },
+          ]}
+          onChange={(fit) => edit.mutate({ setup: { fit } })}
+        />
+      )}
       {crops && (
         <div className="field slider">
           <label id="crop-label">Kept part</label>
@@ -160,9 +165,13 @@ function Facts({ slate }: SlateContext) {
           </dd>
         </div>
         <div>
-          <dt>Lens above easel, film above lens</dt>
+          <dt>
+            {heightLabel(setup)}
+            {setup.filmToLensMm !== undefined && ", film above lens"}
+          </dt>
           <dd>
-            {centimetres(setup.lensToPaperMm)}, {number(Math.round(setup.filmToLensMm))} mm
+            {centimetres(setup.lensToPaperMm)}
+            {setup.filmToLensMm !== undefined && `, ${number(Math.round(setup.filmToLensMm))} mm`}
           </dd>
         </div>
         <div>
@@ -202,6 +211,27 @@ function StartingTime({ slate, edit }: SlateContext) {
           onClick={() => edit.mutate({ base: { takeStartingTime: true } })}
         >
           Set {seconds(start.seconds)} s
+        </Button>
+      )}
+      {start?.checkStepStops !== undefined && (
+        <Button
+          className="on-dark-quiet"
+          onClick={() =>
+            edit.mutate(
+              {
+                ...(offers && { base: { takeStartingTime: true } }),
+                test: {
+                  series: "EQUAL_STOPS",
+                  patches: 3,
+                  stepStops: start.checkStepStops,
+                  followsBase: true,
+                },
+              },
+              { onSuccess: () => void navigate(`/slates/${slate.id}/test`) },
+            )
+          }
+        >
+          Three patches {plainStops(start.checkStepStops)} stop apart
         </Button>
       )}
       <Button

@@ -1,12 +1,14 @@
 import type { CSSProperties } from "react";
-import { type SlateView, positive } from "../../shared/api/client";
+import { type SlateView, positiveAt } from "../../shared/api/client";
+import { cropped } from "../../shared/ui/Print";
 import { number } from "../../shared/units/format";
 
 const percent = (share: number) => `${(100 * share).toFixed(3)}%`;
 
 /** The sheet to scale with the picture on it; what falls beside the paper is drawn dim. */
 export function SheetOnEasel(props: { slate: SlateView }) {
-  const { setup, frame } = props.slate;
+  const { setup, subject } = props.slate;
+  const source = subject.positivePath === undefined ? undefined : positiveAt(subject.positivePath);
   const { sheetWidthMm: sw, sheetHeightMm: sh, imageWidthMm: iw, imageHeightMm: ih, crop } = setup;
   const picture: CSSProperties = {
     left: percent((sw - iw) / 2 / sw),
@@ -25,25 +27,18 @@ export function SheetOnEasel(props: { slate: SlateView }) {
   return (
     <figure className="easel">
       <div className="easel-sheet" style={{ "--aspect": sw / sh } as CSSProperties}>
-        {lost && frame.hasPicture && (
-          <img className="easel-lost" src={positive(frame.id)} alt="" style={whole} />
-        )}
+        {lost && source !== undefined && <img className="easel-lost" src={source} alt="" style={whole} />}
         {lost && <span className="easel-outline" style={whole} />}
         <span className="easel-paper" />
         <span className="easel-picture" style={picture}>
-          {frame.hasPicture ? (
+          {source !== undefined ? (
             <img
-              src={positive(frame.id)}
-              alt={`${frame.title} as it falls on the sheet`}
-              style={{
-                width: percent(1 / crop.width),
-                height: percent(1 / crop.height),
-                left: percent(-crop.left / crop.width),
-                top: percent(-crop.top / crop.height),
-              }}
+              src={source}
+              alt={`${props.slate.naming.title} as it falls on the sheet`}
+              style={cropped(crop)}
             />
           ) : (
-            <span className="blank-sheet">no scan of this frame</span>
+            <span className="blank-sheet">nothing of it was scanned</span>
           )}
         </span>
         <span className="measure across">{number(sw)} mm</span>

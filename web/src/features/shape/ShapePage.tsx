@@ -2,7 +2,7 @@ import { Button } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { type SlateContext, useSlateContext } from "../../app/SlateFrame";
-import { type AreaView, areasOf } from "../../shared/api/client";
+import { type AreaView, areasOf, positiveAt } from "../../shared/api/client";
 import { quietly } from "../../shared/api/slate";
 import { useKeys } from "../../shared/keys/keys";
 import { draft, useStandingPicture } from "../../shared/preview/draft";
@@ -20,14 +20,24 @@ const TOOLS: readonly { tool: ShapeTool; label: string; key: string }[] = [
   { tool: "edge", label: "Card edge", key: "K" },
 ];
 
+const VIEWS = [
+  { view: "print", label: "Print", shows: "Preview" },
+  { view: "positive", label: "Positive", shows: "The frame, positive," },
+  { view: "negative", label: "Negative", shows: "The frame, negative," },
+] as const;
+
 /** Holding back and burning: areas on the picture, each in stops; the row of dials; with and without. */
 export function ShapePage() {
   const { slate, edit } = useSlateContext();
   const [tool, setTool] = useState<ShapeTool>();
   const [chosen, setChosen] = useState<string>();
   const [withWork, setWithWork] = useState(true);
+  const [view, setView] = useState<(typeof VIEWS)[number]["view"]>("print");
   const areas = areasOf(slate);
-  const picture = useStandingPicture(slate, withWork);
+  const preview = useStandingPicture(slate, withWork);
+  const path = slate.subject.positivePath;
+  const shows = VIEWS.find((v) => v.view === view) ?? VIEWS[0];
+  const ofFrame = view !== "print" && path !== undefined;
   const { imageWidthMm, imageHeightMm, crop } = slate.setup;
   const setAreas = (next: (now: AreaView[]) => AreaView[]) =>
     edit.mutateAsync((now) => ({ local: { areas: next(areasOf(now)) } }));
@@ -46,6 +56,7 @@ export function ShapePage() {
     l: () => add(startingShape("lasso", crop)),
     k: () => add(startingShape("edge", crop)),
     w: () => setWithWork((w) => !w),
+    v: () => setView(VIEWS[(VIEWS.indexOf(shows) + 1) % VIEWS.length]?.view ?? "print"),
     Escape: () => setTool(undefined),
   });
   return (
@@ -53,9 +64,11 @@ export function ShapePage() {
       <main className="stage">
         <h1 className="visually-hidden">Shape</h1>
         <Print
-          source={picture}
-          alt={withWork ? "Preview with local work" : "Preview without local work"}
+          source={ofFrame ? positiveAt(path) : preview}
+          alt={`${shows.shows} ${withWork ? "with" : "without"} local work`}
           aspect={imageWidthMm / imageHeightMm}
+          crop={ofFrame ? crop : undefined}
+          className={ofFrame && view === "negative" ? "as-negative" : ""}
         >
           <AreaCanvas
             areas={areas}
@@ -91,6 +104,21 @@ export function ShapePage() {
           <button type="button" aria-pressed={!withWork} onClick={() => setWithWork(!withWork)}>
             {withWork ? "Show without" : "Show with"} <kbd>W</kbd>
           </button>
+          {path !== undefined && (
+            <span className="views" role="group" aria-label="What is shown">
+              {VIEWS.map((v) => (
+                <button
+                  key={v.view}
+                  type="button"
+                  aria-pressed={view === v.view}
+                  onClick={() => setView(v.view)}
+                >
+                  {v.label}
+                </button>
+              ))}
+              <kbd>V</kbd>
+            </span>
+          )}
         </div>
         <p className="stage-note">
           {tool ? drawHint(tool) : `${withWork ? "With" : "Without"} local work. ${slate.previewBasis.text}`}

@@ -40,7 +40,7 @@ export function ReadStrip(props: SlateContext & { strip: SheetView; switcher: Re
   const before = strip.decisions.filter((d) => d.kind === "READING").at(-1);
   const [marked, setMarked] = useState<Marked>(before ? marksIn(before) : {});
   const [next, setNext] = useState<string>(kinds[0]?.field ?? "");
-  const proposal = useProposal(strip.id, marked, slate.recipeId);
+  const proposal = useProposal(strip.id, kinds, marked, slate.recipeId);
   const read = useReading(slate.id, strip.id, marked);
   const set = (field: string, at: number) => setMarked((m) => ({ ...m, [field]: at }));
   const wanted = kinds.find((k) => k.field === next);
@@ -115,10 +115,10 @@ function marksIn(reading: Schemas["DecisionView"]): Marked {
   return { whitesAt: reading.whitesAt, blacksAt: reading.blacksAt, rightAt: reading.rightAt };
 }
 
-function useProposal(sheetId: string, marked: Marked, recipeId: string) {
+function useProposal(sheetId: string, kinds: readonly MarkKind[], marked: Marked, recipeId: string) {
   return useQuery<VerdictView>({
     queryKey: ["reading", sheetId, marked, recipeId],
-    enabled: marked.whitesAt !== undefined || marked.rightAt !== undefined,
+    enabled: kinds[0] !== undefined && marked[kinds[0].field as MarkField] !== undefined,
     placeholderData: keepPreviousData,
     retry: false,
     queryFn: () =>
@@ -176,9 +176,11 @@ function Answered(props: {
         >
           {slate.next.action}
         </Button>
-        <Button className="on-dark-quiet" onClick={() => void navigate(`/slates/${slate.id}/shape`)}>
-          Shape first
-        </Button>
+        {!slate.subject.proof && (
+          <Button className="on-dark-quiet" onClick={() => void navigate(`/slates/${slate.id}/shape`)}>
+            Shape first
+          </Button>
+        )}
       </Verdict>
     );
   }

@@ -112,7 +112,12 @@ export function picture(pictureId: string): string {
 }
 
 export function positive(frameId: string, side = 960): string {
-  return `/api/frames/${frameId}/positive?side=${String(side)}`;
+  return positiveAt(`/api/frames/${frameId}/positive`, side);
+}
+
+/** The positive of what a slate prints, by the path the server names. */
+export function positiveAt(path: string, side = 960): string {
+  return `${path}?side=${String(side)}`;
 }
 
 /** The computed print of what stands; its key is in the address, so the same picture has the same address. */

@@ -8,6 +8,7 @@ import {
 import { type Problem, type Schemas, api, toProblem, unwrap } from "./client";
 
 export type FrameDetail = Schemas["FrameDetail"];
+export type NeedAsked = Schemas["NeedAsked"];
 export type Notes = Schemas["NotesView"];
 export type History = Schemas["HistoryView"];
 
@@ -62,6 +63,39 @@ export function useRollChange(id: string) {
       void client.invalidateQueries({ queryKey: ["history", id] });
       void client.invalidateQueries({ queryKey: ["found"] });
     },
+  });
+}
+
+/** Keeps or forgets what a frame needs beside another one. */
+export function useNeed(id: string) {
+  const client = useQueryClient();
+  return useMutation<unknown, Problem, NeedAsked | undefined>({
+    mutationFn: (body) => {
+      const params = { path: { id } };
+      const sent = body
+        ? unwrap(api.PUT("/api/frames/{id}/need", { params, body }))
+        : unwrap(api.DELETE("/api/frames/{id}/need", { params }));
+      return sent.catch((error: unknown) => {
+        throw toProblem(error);
+      });
+    },
+    onSuccess: () => {
+      void client.invalidateQueries({ queryKey: ["frame", id] });
+      void client.invalidateQueries({ queryKey: ["rolls"] });
+      void client.invalidateQueries({ queryKey: ["found"] });
+    },
+  });
+}
+
+/** What the scan of the proof says of two frames, when asked. */
+export function useNeedByScan(id: string) {
+  return useMutation<Schemas["NeedByScan"], Problem, string>({
+    mutationFn: (against) =>
+      unwrap(
+        api.GET("/api/frames/{id}/need/by-scan", { params: { path: { id }, query: { against } } }),
+      ).catch((error: unknown) => {
+        throw toProblem(error);
+      }),
   });
 }
 

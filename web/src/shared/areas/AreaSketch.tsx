@@ -5,7 +5,7 @@ import { AreaOutline } from "./AreaOutline";
 export function AreaSketch(props: { slate: SlateView }) {
   const { slate } = props;
   const { imageWidthMm, imageHeightMm, crop } = slate.setup;
-  if (slate.frame.hasPicture) return null;
+  if (slate.subject.positivePath !== undefined) return null;
   return (
     <svg
       className="print-overlay areas"

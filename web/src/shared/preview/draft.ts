@@ -107,6 +107,6 @@ export const draft = new DraftPicture({
 /** The computed print of a slate: of what is dragged while it is dragged, else of what stands; none without a scan. */
 export function useStandingPicture(slate: SlateView, withLocalWork: boolean): string | undefined {
   const dragged = useSyncExternalStore(draft.subscribe, () => draft.of(slate.id));
-  if (!slate.frame.hasPicture) return undefined;
+  if (slate.subject.positivePath === undefined) return undefined;
   return dragged ?? previewPicture(slate, withLocalWork);
 }

@@ -1,4 +1,5 @@
 import { type FrameView, positive } from "../api/client";
+import { signedStops } from "../units/format";
 
 const RATED: Record<string, string> = { PRINT: "print", MAYBE: "maybe", NO: "no" };
 
@@ -20,7 +21,7 @@ export function FrameButton(props: {
       onClick={() => props.onChoose(frame)}
     >
       {frame.hasPicture ? (
-        <img src={positive(frame.id, 320)} alt="" loading="lazy" style={{ aspectRatio }} />
+        <img src={positive(frame.id, 320)} alt="" loading="lazy" decoding="async" style={{ aspectRatio }} />
       ) : (
         <span className="not-scanned" aria-hidden="true" style={{ aspectRatio }}>
           not scanned
@@ -32,6 +33,7 @@ export function FrameButton(props: {
         <b>{frame.number}</b> {frame.title}
         {rated && <i> {rated}</i>}
         {frame.printedBefore.length > 0 && <i> on a slate</i>}
+        {frame.need && <em> {signedStops(frame.need.moreStops)}</em>}
       </span>
     </button>
   );

@@ -1,4 +1,5 @@
 import { type CSSProperties, type ReactNode, useState } from "react";
+import type { Schemas } from "../api/client";
 
 /** How often a preview is asked for again when a newer one of the same slate, from another window, took its turn. */
 const MOST_TRIES = 5;
@@ -8,6 +9,8 @@ export function Print(props: {
   source: string | undefined;
   alt: string;
   aspect: number;
+  /** The part of the picture that is shown, in fractions of it; all of it when left out. */
+  crop?: Schemas["RectView"] | undefined;
   children?: ReactNode;
   className?: string;
 }) {
@@ -15,7 +18,7 @@ export function Print(props: {
   return (
     <div className={`print stage-print ${props.className ?? ""}`} style={style}>
       {props.source ? (
-        <Picture source={props.source} alt={props.alt} />
+        <Picture source={props.source} alt={props.alt} crop={props.crop} />
       ) : (
         <span className="blank-sheet" role="img" aria-label={`${props.alt}: no scan`}>
           no scan of this frame
@@ -26,11 +29,12 @@ export function Print(props: {
   );
 }
 
-function Picture(props: { source: string; alt: string }) {
+function Picture(props: { source: string; alt: string; crop?: Schemas["RectView"] | undefined }) {
   const [again, setAgain] = useState({ source: props.source, tries: 0 });
   const tries = again.source === props.source ? again.tries : 0;
   const mark = props.source.includes("?") ? "&" : "?";
-  return (
+  const { crop } = props;
+  const picture = (
     <img
       src={tries === 0 ? props.source : `${props.source}${mark}again=${String(tries)}`}
       alt={props.alt}
@@ -38,6 +42,19 @@ function Picture(props: { source: string; alt: string }) {
       onError={() => {
         if (tries < MOST_TRIES) setAgain({ source: props.source, tries: tries + 1 });
       }}
+      {...(crop && { style: cropped(crop) })}
     />
   );
+  return crop ? <span className="crop">{picture}</span> : picture;
+}
+
+/** So large and so far off that the part fills what the whole would. */
+export function cropped(crop: Schemas["RectView"]): CSSProperties {
+  const percent = (share: number) => `${String(100 * share)}%`;
+  return {
+    width: percent(1 / crop.width),
+    height: percent(1 / crop.height),
+    left: percent(-crop.left / crop.width),
+    top: percent(-crop.top / crop.height),
+  };
 }

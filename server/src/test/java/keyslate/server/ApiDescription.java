@@ -16,6 +16,7 @@ import keyslate.server.calculation.Calculates;
 import keyslate.server.decide.DecisionViews;
 import keyslate.server.local.LocalViews;
 import keyslate.server.medium.MediumPart;
+import keyslate.server.need.NeedViews;
 import keyslate.server.negative.FrameViews;
 import keyslate.server.negative.RollViews;
 import keyslate.server.print.RunViews;
@@ -55,6 +56,7 @@ class ApiDescription {
             Differences.class,
             LightView.class,
             LocalViews.class,
+            NeedViews.class,
             MediumPart.class,
             RecipeChange.class,
             FrameViews.class,

@@ -33,6 +33,7 @@ final class Rescue {
             "frame",
             "roll_history",
             "frame_notes",
+            "frame_need",
             "slate",
             "recipe",
             "base_part",
@@ -54,7 +55,8 @@ final class Rescue {
             "DELETE FROM picture_working WHERE picture_id NOT IN (SELECT id FROM picture)",
             "UPDATE frame SET picture_id = NULL WHERE picture_id NOT IN (SELECT id FROM picture)",
             "INSERT INTO roll (id, title, film, kind, long_mm, short_mm, added_at) SELECT DISTINCT roll_id, 'Rescued', '',"
-                    + " 'MONOCHROME', 36, 24, strftime('%Y-%m-%dT%H:%M:%fZ') FROM frame WHERE roll_id NOT IN (SELECT id FROM roll)",
+                    + " 'MONOCHROME', 36, 24, strftime('%Y-%m-%dT%H:%M:%fZ') FROM (SELECT roll_id FROM frame UNION SELECT"
+                    + " roll_id FROM slate WHERE roll_id IS NOT NULL) WHERE roll_id NOT IN (SELECT id FROM roll)",
             "INSERT INTO slate (id, frame_id, created_at, version, recipe_id, touched_at) SELECT slate_id, 'of-' || slate_id,"
                     + " min(made_at), 1, '', max(made_at) FROM recipe WHERE slate_id NOT IN (SELECT id FROM slate) GROUP BY"
                     + " slate_id",
@@ -66,6 +68,7 @@ final class Rescue {
                     + " frame_id NOT IN (SELECT id FROM frame))",
             "DELETE FROM roll_history WHERE roll_id NOT IN (SELECT id FROM roll)",
             "DELETE FROM frame_notes WHERE frame_id NOT IN (SELECT id FROM frame)",
+            "DELETE FROM frame_need WHERE frame_id NOT IN (SELECT id FROM frame) OR against_id NOT IN (SELECT id FROM frame)",
             "DELETE FROM recipe WHERE id NOT IN (SELECT recipe_id FROM base_part) OR slate_id NOT IN (SELECT id FROM slate)"
                     + " OR enlarger_id NOT IN (SELECT id FROM enlarger) OR lens_id NOT IN (SELECT id FROM lens)"
                     + " OR paper_id NOT IN (SELECT id FROM paper)",

@@ -71,6 +71,14 @@ class ConstraintsTest extends StoreTest {
             frame_notes,shadow_density,7.0
             frame_notes,highlight_density,7.0
             frame_notes,marks,{
+            frame_need,frame_id,none
+            frame_need,against_id,none
+            frame_need,more_stops,6.5
+            frame_need,limit_stops,-0.1
+            frame_need,cast_hue,P
+            frame_need,cast_points,61.0
+            frame_need,contrast,0.2
+            frame_need,source,HEARSAY
             roll_history,roll_id,none
             roll_history,taken_on,2026
             roll_history,nominal_iso,0.0
@@ -80,6 +88,7 @@ class ConstraintsTest extends StoreTest {
             frame,upright,2
             frame,picture_id,none
             slate,frame_id,none
+            slate,roll_id,none
             slate,version,0
             slate,practice,2
             recipe,previous_id,none
@@ -96,6 +105,9 @@ class ConstraintsTest extends StoreTest {
             recipe,fit,STRETCHED
             recipe,crop_place,1.1
             recipe,base_source,heard
+            recipe,contact,SUN
+            recipe,contact_mm,49.0
+            recipe,column_reading,as far up as it goes by hand
             recipe,local_way,FAST
             recipe,test,{
             base_part,recipe_id,none
@@ -292,7 +304,7 @@ class ConstraintsTest extends StoreTest {
                 database().inTransaction(() -> Samples.insert(database(), "roll", Map.of("id", other)));
                 keys.put("roll_id", other);
             }
-            case "frame_notes" -> {
+            case "frame_notes", "frame_need" -> {
                 String other = "other" + ++others;
                 Map<String, Object> frame = Map.of("id", other, "number", Integer.toString(others));
                 database().inTransaction(() -> Samples.insert(database(), "frame", frame));

@@ -43,14 +43,27 @@ final class Samples {
                         "",
                         "marks",
                         "[]"));
+        row("frame_need", "frame_id", "f", "against_id", "f", "more_stops", 0.5, "limit_stops", 0.33, "cast_hue", "M")
+                .putAll(of("cast_points", 10.0, "contrast", 0.9, "source", "EYE", "found_at", NOW));
         row("slate", "id", "s", "frame_id", "f", "created_at", NOW, "version", 1)
-                .putAll(of("recipe_id", "c", "redo_id", null, "accepted_sheet_id", null, "touched_at", NOW));
+                .putAll(of(
+                        "recipe_id",
+                        "c",
+                        "redo_id",
+                        null,
+                        "accepted_sheet_id",
+                        null,
+                        "touched_at",
+                        NOW,
+                        "roll_id",
+                        null));
         row("recipe", "id", "c", "slate_id", "s", "previous_id", null, "made_at", NOW, "edit", "new slate")
                 .putAll(of("title", "Kiln", "intent", "", "white_wanted", 1, "black_wanted", 1, "enlarger_id", "e"));
         ROWS.get("recipe").putAll(of("lens_id", "l", "aperture_mark", 8.0, "paper_id", "p", "sheet_width_mm", 254.0));
         ROWS.get("recipe").putAll(of("sheet_height_mm", 203.0, "border_mm", 6.0, "fit", "WHOLE_PICTURE"));
         ROWS.get("recipe").putAll(of("crop_place", 0.5, "base_source", "default", "base_because", "plain"));
         ROWS.get("recipe").putAll(of("local_way", "ONE_EXPOSURE", "test", "{}"));
+        ROWS.get("recipe").putAll(of("contact", "LENS", "contact_mm", 600.0, "column_reading", "34.5"));
         row("base_part", "recipe_id", "c", "place", 1, "light", "grade 2½", "seconds", 10.0);
         row("area", "recipe_id", "c", "place", 1, "area_key", "a", "name", "Sky", "shape", "{}")
                 .putAll(of("soft_edge", 0.1, "change_stops", 0.5, "light", "grade 2", "tool", "card edge"));

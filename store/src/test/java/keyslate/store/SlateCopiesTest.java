@@ -31,6 +31,7 @@ class SlateCopiesTest extends StoreTest {
             "frame",
             "roll_history",
             "frame_notes",
+            "frame_need",
             "backup_plan"
         }) {
             assertThat(after.get(shared)).as(shared).isEqualTo(before.remove(shared));

@@ -10,8 +10,11 @@ import keyslate.core.quantity.FilterPack;
  * 0.75. Generic.
  */
 public final class ColourPaper {
-    private static final double LEAST = 0.04;
-    private static final double RANGE = 2.20;
+    /** Dye of paper that saw no light. */
+    public static final double LEAST = 0.04;
+    /** What light can add to it. */
+    public static final double RANGE = 2.20;
+
     private static final double STEEPNESS = 2.37;
     private static final double INVERSE_CLAMP = 0.005;
     private static final double HEAVIEST_WEIGHT = 10;

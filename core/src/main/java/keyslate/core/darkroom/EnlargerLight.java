@@ -3,6 +3,7 @@ package keyslate.core.darkroom;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.FNumber;
 import keyslate.core.quantity.Magnification;
+import keyslate.core.size.Projection;
 
 /**
  * How much light an enlarger throws on the paper through clear film, per second.
@@ -19,6 +20,11 @@ public record EnlargerLight(double strengthLog10) {
 
     /** log10 exposure per second at the paper. */
     public double logPerSecond(FNumber opening, Magnification m) {
-        return strengthLog10 - 2 * Math.log10(opening.inFStops() * (1 + m.inTimes()));
+        return logPerSecond(opening, new Projection.Enlarged(m));
+    }
+
+    /** The same however the light comes to the paper: N·(1 + m) becomes N·s (SIZ-14). */
+    public double logPerSecond(FNumber opening, Projection projection) {
+        return strengthLog10 - 2 * Math.log10(projection.opening(opening).inFStops() * projection.spread());
     }
 }

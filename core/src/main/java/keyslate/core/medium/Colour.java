@@ -4,8 +4,11 @@ import java.util.List;
 import java.util.Optional;
 import keyslate.core.colour.ColourBalance;
 import keyslate.core.colour.ColourFilm;
+import keyslate.core.colour.ColourPaper;
 import keyslate.core.colour.FilterSet;
+import keyslate.core.colour.Hue;
 import keyslate.core.colour.Layers;
+import keyslate.core.colour.NeutralRemoval;
 import keyslate.core.darkroom.ColourModel;
 import keyslate.core.darkroom.ColourNegative;
 import keyslate.core.darkroom.ColourRaster;
@@ -16,6 +19,7 @@ import keyslate.core.darkroom.StandIns;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterPack;
+import keyslate.core.quantity.FilterShift;
 import keyslate.core.quantity.Stops;
 
 /** Chromogenic paper for colour negatives, through the dials of a colour head. */
@@ -26,6 +30,9 @@ public final class Colour implements Medium {
     public static final double WANTED_DENSITY = 0.75;
 
     private static final double GREY_CARD = 0.18;
+    /** What a point of a viewing filter is worth in a pack, by default (COL-06). */
+    private static final double VIEWING_FACTOR = 0.5;
+
     private static final double USUAL_KELVIN = 3200;
 
     private final FilterSet filters;
@@ -78,6 +85,33 @@ public final class Colour implements Medium {
     @Override
     public double timeFactor(Light from, Light to) {
         return filters.timeFactor(from.toPack(), to.toPack(), FilterSet.Weights.VISUAL, 0, 0);
+    }
+
+    @Override
+    public Light forContrast(Light light, double contrast) {
+        return light;
+    }
+
+    /** COL-06, by magenta and yellow alone and to whole points. */
+    @Override
+    public Light forCast(Light light, Hue cast, double points) {
+        FilterShift raw = light.toPack().toShift().plus(cast.byMagentaAndYellow(VIEWING_FACTOR * points));
+        FilterPack pack = raw.inMagenta() < 0 || raw.inYellow() < 0
+                ? NeutralRemoval.of(raw).pack()
+                : FilterPack.of(raw.inCyan(), raw.inMagenta(), raw.inYellow());
+        return Light.dials(
+                FilterPack.of(Math.rint(pack.inCyan()), Math.rint(pack.inMagenta()), Math.rint(pack.inYellow())));
+    }
+
+    @Override
+    public double blackNet() {
+        return ColourPaper.RANGE;
+    }
+
+    /** COL-12 for the layer that the eye takes for density, its dye for its density. */
+    @Override
+    public double logLightFor(double net, Light light) {
+        return ColourPaper.logExposureFor(ColourPaper.LEAST + net);
     }
 
     /** The neutral keeps its density through any pack by COL-04, so a burn does too. */

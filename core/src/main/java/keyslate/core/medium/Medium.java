@@ -2,6 +2,7 @@ package keyslate.core.medium;
 
 import java.util.List;
 import java.util.Optional;
+import keyslate.core.colour.Hue;
 import keyslate.core.darkroom.ColourRaster;
 import keyslate.core.darkroom.Negative;
 import keyslate.core.darkroom.PrintModel;
@@ -36,6 +37,21 @@ public interface Medium {
 
     /** The factor of time from one light to another that keeps the print as dark: a light tone, or the neutral. */
     double timeFactor(Light from, Light to);
+
+    /**
+     * The light for a negative whose tones spread {@code contrast} times as far as those of one that {@code light} was right for (FLM-05); the same
+     * where a paper has one contrast, the nearest there is where none reaches.
+     */
+    Light forContrast(Light light, double contrast);
+
+    /** The light for a negative whose print has that cast in points of a viewing filter where {@code light} was right for another; the same in monochrome. */
+    Light forCast(Light light, Hue cast, double points);
+
+    /** Net density of its deepest black. */
+    double blackNet();
+
+    /** log10 of the light that gives a net density through a light, but for a constant; net above 0 and below {@link #blackNet}. */
+    double logLightFor(double net, Light light);
 
     /**
      * How much longer a burn takes through {@code burn} than through the base's light, for the same effect on a mid tone.

@@ -2,7 +2,9 @@ package keyslate.core.medium;
 
 import java.util.List;
 import java.util.Optional;
+import keyslate.core.colour.Hue;
 import keyslate.core.contrast.GradeFilter;
+import keyslate.core.contrast.GradeScale;
 import keyslate.core.contrast.MixedBurn;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.darkroom.ColourRaster;
@@ -63,6 +65,30 @@ public final class Monochrome implements Medium {
     @Override
     public double timeFactor(Light from, Light to) {
         return paper.pivotFactor(from.toFilter().grade(), to.toFilter().grade(), NextRecipe.HELD_NET);
+    }
+
+    /** To the nearest filter by its R (CON-01). */
+    @Override
+    public Light forContrast(Light light, double contrast) {
+        double needed = contrast * GradeScale.isoRangeOf(light.toFilter().grade());
+        double softest = GradeScale.isoRangeOf(GradeFilter.G00.grade());
+        double hardest = GradeScale.isoRangeOf(GradeFilter.G5.grade());
+        return Light.filter(GradeFilter.nearest(GradeScale.gradeOf(Math.min(softest, Math.max(hardest, needed)))));
+    }
+
+    @Override
+    public Light forCast(Light light, Hue cast, double points) {
+        return light;
+    }
+
+    @Override
+    public double blackNet() {
+        return VariableContrastPaper.NET_MAXIMUM;
+    }
+
+    @Override
+    public double logLightFor(double net, Light light) {
+        return paper.logTimeFor(net, light.toFilter().grade());
     }
 
     /** CON-16 at a mid tone. */

@@ -2,6 +2,8 @@ package keyslate.core.script;
 
 /** What the hands do before or during an exposure; words and sounds are made from it elsewhere. */
 public enum Cue {
+    /** The paper, the film on it and the glass on both: before the first light of a contact print. */
+    LAY_STACK,
     /** Another light into the beam. */
     CHANGE_LIGHT,
     /** The paper into its box and out again, and what follows is set in white light between: nothing is set where it cannot be seen. */

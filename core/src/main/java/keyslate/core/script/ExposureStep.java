@@ -55,6 +55,13 @@ public record ExposureStep(
         }
     }
 
+    /** The same step with a cue before all others. */
+    public ExposureStep after(Cue first) {
+        List<Cue> with = new ArrayList<>(List.of(first));
+        with.addAll(cues);
+        return new ExposureStep(place, piece, light, opening, set, presses, phases, with);
+    }
+
     /** Light of one phase, in seconds of full light. */
     public record Given(Phase phase, double receivedSeconds) {}
 

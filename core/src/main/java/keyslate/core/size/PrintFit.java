@@ -30,6 +30,22 @@ public record PrintFit(
         FILL_SHEET
     }
 
+    /** A negative that lies on the paper: as large as it is, and what hangs over the free area is lost. */
+    public static PrintFit inContact(
+            Length negativeWidth, Length negativeHeight, Length paperWidth, Length paperHeight) {
+        double nw = Check.positive("negative width", negativeWidth.inMm(), "mm");
+        double nh = Check.positive("negative height", negativeHeight.inMm(), "mm");
+        double w = Math.min(nw, Check.positive("print width", paperWidth.inMm(), "mm"));
+        double h = Math.min(nh, Check.positive("print height", paperHeight.inMm(), "mm"));
+        return new PrintFit(
+                Magnification.of(1),
+                Length.ofMm(w),
+                Length.ofMm(h),
+                Length.ofMm(w),
+                Length.ofMm(h),
+                Math.max(0, 1 - w * h / (nw * nh)));
+    }
+
     /** Fits a negative to the free area {@code paperWidth} × {@code paperHeight} inside the borders. */
     public static PrintFit of(
             Length negativeWidth, Length negativeHeight, Length paperWidth, Length paperHeight, Way way) {

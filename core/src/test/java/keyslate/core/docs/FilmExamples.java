@@ -4,8 +4,11 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.function.ToDoubleFunction;
 import keyslate.core.film.FilmSheet;
+import keyslate.core.film.FrameNeed;
 import keyslate.core.film.NegativeReadings;
+import keyslate.core.film.ProofLayout;
 import keyslate.core.quantity.Density;
+import keyslate.core.quantity.Stops;
 
 /** The code behind the worked examples of docs/formulas/film.md. */
 final class FilmExamples {
@@ -29,6 +32,17 @@ final class FilmExamples {
                 e -> new NegativeReadings(SHADOW, Density.of(e.at("after")))
                         .needAgainst(new NegativeReadings(SHADOW, Density.of(e.at("before"))), e.at("callier"))
                         .inStops());
+        formulas.put(
+                "FLM-04",
+                e -> ProofLayout.of(
+                                FilmSheet.cut(e.count("frames"), e.count("strip"), false), e.mm("long"), e.mm("short"))
+                        .height()
+                        .inMm());
+        formulas.put(
+                "FLM-05",
+                e -> new FrameNeed(Stops.of(e.at("more")), Stops.ZERO, 1)
+                        .firstTime(e.time("time"))
+                        .inSeconds());
         return formulas;
     }
 }

@@ -9,6 +9,7 @@ import keyslate.core.quantity.Length;
 import keyslate.core.size.CutPlan;
 import keyslate.core.size.CutYield;
 import keyslate.core.size.PrintFit;
+import keyslate.core.size.Projection;
 import keyslate.core.size.SizeChange;
 import keyslate.core.size.ThinLens;
 
@@ -72,6 +73,10 @@ final class SizeExamples {
                                 List.of(new CutPlan.Piece("piece", e.mm("piece"), e.mm("deep"), e.count("pieces"))))
                         .orElseThrow()
                         .cuts());
+        formulas.put(
+                "SIZ-14",
+                e -> new Projection.Contact(Projection.Source.LENS, e.mm("focal"), e.mm("from"))
+                        .timeFactor(new Projection.Contact(Projection.Source.LENS, e.mm("focal"), e.mm("to"))));
         return formulas;
     }
 

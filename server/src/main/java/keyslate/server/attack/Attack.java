@@ -22,6 +22,7 @@ public final class Attack {
 
     /** Figures that must be 0. */
     static final List<String> MUST_BE_NONE = List.of(
+            "broken",
             "losses",
             "serverErrors",
             "hangs",
@@ -83,6 +84,9 @@ public final class Attack {
                 Random random = new Random(asked.seed() * 31 + part.name().hashCode());
                 double share = wanted.size() == 1 ? 1 : part.share();
                 part.run(folder, random, asked.minutes() * share, figures);
+            } catch (RuntimeException e) {
+                // What an hour has found so far is not lost with one part.
+                figures.fault("broken", part.name() + ": " + e + " at " + e.getStackTrace()[0]);
             } finally {
                 remove(folder);
             }

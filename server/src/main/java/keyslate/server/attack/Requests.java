@@ -111,8 +111,15 @@ final class Requests implements Part {
             if (asked++ % LOOKED_AGAIN == 0) {
                 slates = calls.get("/api/bench").json().get("slates");
             }
-            JsonNode slate =
-                    calls.get("/api/slates/" + any(slates).get("id").asString()).json();
+            String looked = any(slates).get("id").asString();
+            Answer there = calls.get("/api/slates/" + looked);
+            if (!there.isTaken()) {
+                // Nothing that the trial does takes a slate of the bench away.
+                figures.fault("unsaid", there.status() + " to a look at slate " + looked + ": " + shown(there.body()));
+                asked = 0;
+                return;
+            }
+            JsonNode slate = there.json();
             String path = path(operation.path(), slate);
             JsonNode body = filled(operation.example(), slate);
             boolean near = random.nextBoolean();

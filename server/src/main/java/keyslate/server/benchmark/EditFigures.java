@@ -51,7 +51,7 @@ final class EditFigures {
         RunService runs = context.getBean(RunService.class);
         SheetRepository sheets = context.getBean(SheetRepository.class);
         String slate =
-                slates.create(new NewSlate(frame.id(), "Many sheets", "")).id();
+                slates.create(new NewSlate(frame.id(), null, "Many sheets", "")).id();
         for (int i = 0; i < SHEETS; i++) {
             String sheet = runs.begin(slate, new NewSheet(slates.find(slate).version(), i % 2 == 0 ? "STRIP" : "PRINT"))
                     .sheetId();

@@ -35,6 +35,7 @@ import keyslate.server.sheet.SheetAssembler;
 import keyslate.server.sheet.SheetAssembler.OnCord;
 import keyslate.server.slate.SlateService;
 import keyslate.server.slate.SlateViews.SlateView;
+import keyslate.server.subject.Subject;
 import keyslate.server.web.ConflictException;
 import keyslate.server.web.FieldErrors;
 import keyslate.server.web.NotFoundException;
@@ -42,7 +43,6 @@ import keyslate.server.web.RefusedException;
 import keyslate.server.web.Texts;
 import keyslate.store.Database;
 import keyslate.store.json.Seen;
-import keyslate.store.negative.Frame;
 import keyslate.store.slate.Decision;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.RecipeRepository;
@@ -142,7 +142,7 @@ public class DecisionService {
     public SlateView accept(String sheetId, Acceptance asked) {
         String remark = remark("/remark", asked.remark());
         Sheet sheet = sheet(sheetId);
-        return slates.changeWhole(sheet.slateId(), asked.version(), (slate, frame) -> {
+        return slates.changeWhole(sheet.slateId(), asked.version(), (slate, subject) -> {
             Hung print = print(sheetId);
             sheets.add(new Decision(
                     Ids.fresh(),
@@ -203,16 +203,16 @@ public class DecisionService {
         }
         String remark = remark("/taking/remark", taking.remark());
         Sheet sheet = sheet(sheetId);
-        return slates.changeWhole(sheet.slateId(), taking.version(), (slate, frame) -> {
+        return slates.changeWhole(sheet.slateId(), taking.version(), (slate, subject) -> {
             Decided decided = deciding.decide();
             Taken taken = taken(decided, taking);
             Decision decision = record(decided, remark, taken);
             sheets.add(decision);
-            return stand(slate, frame, decided, decision, taken);
+            return stand(slate, subject, decided, decision, taken);
         });
     }
 
-    private Slate stand(Slate slate, Frame frame, Decided decided, Decision decision, Taken taken) {
+    private Slate stand(Slate slate, Subject subject, Decided decided, Decision decision, Taken taken) {
         String because = decided.sheet().view().label() + ": " + decision.headline()
                 + (taken.overruled()
                         ? " Overruled: " + taken.light().notation() + ", "
@@ -220,7 +220,7 @@ public class DecisionService {
                         : "");
         Recipe next = editor.take(
                 recipes.get(slate.recipeId()),
-                frame,
+                subject,
                 taken.light(),
                 taken.time(),
                 taken.check(),
@@ -309,7 +309,8 @@ public class DecisionService {
     }
 
     private Adviser adviser(Hung hung) {
-        return advisers.get(hung.before().medium().id());
+        Adviser ofPaper = advisers.get(hung.before().medium().id());
+        return hung.before().subject().isProof() ? new ProofAdviser(ofPaper) : ofPaper;
     }
 
     /** The looks at this slate's sheets on the same box of paper, the oldest first. */

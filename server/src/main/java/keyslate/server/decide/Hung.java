@@ -4,8 +4,6 @@ import java.util.Objects;
 import keyslate.core.exposure.ApertureTrade;
 import keyslate.core.exposure.PatchPick;
 import keyslate.core.quantity.ExposureTime;
-import keyslate.core.quantity.Magnification;
-import keyslate.core.size.SizeChange;
 import keyslate.server.rig.Rig;
 import keyslate.server.sheet.SheetAssembler.OnCord;
 import keyslate.server.sheet.SheetViews.SheetView;
@@ -39,12 +37,9 @@ record Hung(OnCord sheet, Rig now) {
                 .orElseGet(() -> before().base());
     }
 
-    /** A time that was right on the sheet, at the size (SIZ-02) and the opening (EXP-06) that stand now. */
+    /** A time that was right on the sheet, at the size or distance (SIZ-14) and the opening (EXP-06) that stand now. */
     ExposureTime carried(ExposureTime time) {
-        double size = SizeChange.timeFactor(Magnification.of(view().magnification()), now.magnification(), 1);
-        return ApertureTrade.timeAt(
-                time.times(size),
-                before().aperture().trueNumber(),
-                now.aperture().trueNumber());
+        double size = before().projection().timeFactor(now.projection());
+        return ApertureTrade.timeAt(time.times(size), before().opening(), now.opening());
     }
 }

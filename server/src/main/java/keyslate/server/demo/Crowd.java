@@ -115,7 +115,7 @@ public class Crowd {
     /** One slate with that many sheets, strips and prints by turns, with an edit before each. */
     private String model(Frame frame, int sheets) {
         return database.inTransaction(() -> {
-            String id = slates.create(new NewSlate(frame.id(), "Shelf", "Porcelain must glow."))
+            String id = slates.create(new NewSlate(frame.id(), null, "Shelf", "Porcelain must glow."))
                     .id();
             for (int i = 0; i < sheets; i++) {
                 long version = slates.find(id).version();

@@ -228,7 +228,8 @@ class DemoData implements SmartLifecycle {
             return;
         }
         database.inTransaction(() -> {
-            String id = slates.create(new NewSlate(frame.id(), title, intent)).id();
+            String id =
+                    slates.create(new NewSlate(frame.id(), null, title, intent)).id();
             making.of(id);
         });
         made = true;

@@ -44,8 +44,8 @@ public class PrintKind implements SheetKind {
     }
 
     @Override
-    public String name() {
-        return "Work print";
+    public String name(Rig rig) {
+        return rig.subject().isProof() ? "Proof" : "Work print";
     }
 
     @Override
@@ -60,7 +60,7 @@ public class PrintKind implements SheetKind {
 
     @Override
     public SheetPlan plan(Rig rig, Optional<Negative> small) {
-        return new SheetPlan(rig.crop(), script(rig), 1);
+        return new SheetPlan(rig.crop(), rig.withStack(script(rig)), 1);
     }
 
     @Override
@@ -71,16 +71,20 @@ public class PrintKind implements SheetKind {
     @Override
     public NextStepView next(Rig standing, SheetView last) {
         String label = last.label().toLowerCase(Locale.ROOT);
+        boolean proof = standing.subject().isProof();
         if (!isDecided(standing.recipe(), last)) {
             return new NextStepView(
                     lookedAtStation(),
                     "Judge " + label + ".",
-                    "Lay it beside the sheet before it, in the light it will hang in.",
+                    proof
+                            ? "Is the film edge just black? Then accept it, and its frames can be compared on Rolls."
+                            : "Lay it beside the sheet before it, in the light it will hang in.",
                     "Go to Judge");
         }
         return new NextStepView(
                 station(),
-                "Expose the next print: " + standing.light().notation() + ", "
+                "Expose the next " + (proof ? "proof" : "print") + ": "
+                        + standing.light().notation() + ", "
                         + Show.seconds(standing.base().inSeconds()) + ".",
                 standing.recipe().local().areas().isEmpty()
                         ? "Changed since " + label + "."
@@ -142,7 +146,7 @@ public class PrintKind implements SheetKind {
                 areas,
                 local.way().name(),
                 times,
-                StepWords.of(steps, local, rig.lag()),
+                StepWords.of(rig.withStack(steps), rig),
                 Math.rint(total * 10) / 10,
                 problem,
                 stopDown(rig));

@@ -21,6 +21,15 @@ public record MediumPart(
         List<String> lights,
         List<Mark> marks,
         boolean choosesContrast) {
+    /** The one mark that a proof of any film asks for: from there on the film edge cannot be told from the paper's black. */
+    public static final Mark FILM_EDGE = new Mark(
+            "blacksAt",
+            "k",
+            "Film edge black from",
+            "film edge black",
+            "the first patch whose film edge is full black",
+            true);
+
     /** Monochrome paper may lie under a safelight. */
     public static final String SAFELIGHT = "SAFELIGHT";
     /** Colour paper may not lie under any. */

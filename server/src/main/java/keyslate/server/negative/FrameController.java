@@ -2,19 +2,13 @@ package keyslate.server.negative;
 
 import java.io.IOException;
 import java.util.List;
-import keyslate.core.quantity.Check;
 import keyslate.server.negative.FrameViews.FrameChange;
 import keyslate.server.negative.FrameViews.FrameDetail;
 import keyslate.server.negative.FrameViews.ScanReading;
-import keyslate.server.picture.PictureFiles;
-import keyslate.server.web.NotFoundException;
 import keyslate.server.web.RefusedException;
 import keyslate.server.web.TemporaryFiles;
-import keyslate.store.negative.Frame;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PatchMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -24,7 +18,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.RestController;
-import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.multipart.MultipartFile;
 
 /** Single frames. */
@@ -33,13 +26,11 @@ import org.springframework.web.multipart.MultipartFile;
 class FrameController {
     private final FrameService frames;
     private final RollService rolls;
-    private final Negatives negatives;
     private final TemporaryFiles temporary;
 
-    FrameController(FrameService frames, RollService rolls, Negatives negatives, TemporaryFiles temporary) {
+    FrameController(FrameService frames, RollService rolls, TemporaryFiles temporary) {
         this.frames = frames;
         this.rolls = rolls;
-        this.negatives = negatives;
         this.temporary = temporary;
     }
 
@@ -81,24 +72,5 @@ class FrameController {
     FrameDetail read(@PathVariable String id, @RequestBody ScanReading asked) {
         rolls.read(id, asked.negative());
         return frames.detail(id);
-    }
-
-    /** The positive of a frame as a JPEG. */
-    @GetMapping(path = "/positive", produces = MediaType.IMAGE_JPEG_VALUE)
-    @Nullable
-    ResponseEntity<byte[]> positive(
-            @PathVariable String id, @RequestParam(defaultValue = "960") int side, WebRequest request) {
-        Frame frame = rolls.frame(id);
-        // Another picture may take its place: the browser asks each time, and is answered at once while none has.
-        if (request.checkNotModified(frame.pictureId())) {
-            return null;
-        }
-        byte[] jpeg = negatives
-                .positive(frame, Check.count("side", side, 16, PictureFiles.WORKING_SIDE), rolls.isColour(frame))
-                .orElseThrow(() -> new NotFoundException("Frame " + frame.number() + " was never scanned."));
-        return ResponseEntity.ok()
-                .cacheControl(CacheControl.noCache().cachePrivate())
-                .eTag(frame.pictureId())
-                .body(jpeg);
     }
 }

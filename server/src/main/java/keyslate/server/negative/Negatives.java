@@ -2,21 +2,25 @@ package keyslate.server.negative;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.Optional;
+import java.util.function.Supplier;
 import keyslate.core.darkroom.ColourRaster;
 import keyslate.core.darkroom.Look;
 import keyslate.core.darkroom.Negative;
+import keyslate.core.darkroom.ProofScene;
 import keyslate.core.darkroom.Raster;
 import keyslate.core.darkroom.ToneEncoding;
 import keyslate.core.medium.Medium;
 import keyslate.server.picture.PictureFiles;
+import keyslate.server.subject.Subject;
 import keyslate.server.web.NotFoundException;
-import keyslate.store.negative.Frame;
 import keyslate.store.negative.Picture;
 import keyslate.store.negative.PictureRepository;
 import org.springframework.stereotype.Component;
+import org.springframework.util.DigestUtils;
 
 /**
  * The negatives in use, decoded once for each picture. Never asked for inside a transaction or a snapshot: who decodes
@@ -27,6 +31,7 @@ public class Negatives {
     private static final int KEPT = 4;
     private static final Duration KEPT_FOR = Duration.ofMinutes(10);
     private static final int SMALL_SIDE = 240;
+    private static final int PROOF_SIDE = 1440;
     private static final double WHITE_PERCENTILE = 0.985;
     private static final double WHITE_SHOWN = 0.80;
     private static final double MIDDLE_SHOWN = 0.20;
@@ -35,6 +40,8 @@ public class Negatives {
     private final PictureRepository pictures;
     private final Cache<String, ColourRaster> scenes =
             Caffeine.newBuilder().maximumSize(KEPT).expireAfterAccess(KEPT_FOR).build();
+    private final Cache<String, ColourRaster> proofs =
+            Caffeine.newBuilder().maximumSize(2).expireAfterAccess(KEPT_FOR).build();
     private final Cache<Key, Negative> negatives =
             Caffeine.newBuilder().maximumSize(KEPT).expireAfterAccess(KEPT_FOR).build();
     private final Cache<Key, Negative> smalls = Caffeine.newBuilder()
@@ -51,28 +58,28 @@ public class Negatives {
     /** Forgets all that is decoded. */
     public void forget() {
         scenes.invalidateAll();
+        proofs.invalidateAll();
         negatives.invalidateAll();
         smalls.invalidateAll();
     }
 
-    /** The negative as a paper sees it; empty when the frame was never scanned. */
-    public Optional<Negative> negative(Frame frame, Medium medium) {
-        return Optional.ofNullable(frame.pictureId())
-                .map(id -> negatives.get(new Key(id, medium.id()), key -> medium.negative(scene(id))));
+    /** The negative as a paper sees it; empty when nothing of it was ever scanned. */
+    public Optional<Negative> negative(Subject subject, Medium medium) {
+        return scene(subject).map(s -> negatives.get(new Key(s.id(), medium.id()), key -> medium.negative(s.read())));
     }
 
     /** The negative at {@value #SMALL_SIDE} pixels, for judging where tones lie. */
-    public Optional<Negative> small(Frame frame, Medium medium) {
-        return Optional.ofNullable(frame.pictureId())
-                .map(id -> smalls.get(
-                        new Key(id, medium.id()),
-                        key -> negative(frame, medium).orElseThrow().reducedTo(SMALL_SIDE)));
+    public Optional<Negative> small(Subject subject, Medium medium) {
+        return scene(subject)
+                .map(s -> smalls.get(
+                        new Key(s.id(), medium.id()),
+                        key -> negative(subject, medium).orElseThrow().reducedTo(SMALL_SIDE)));
     }
 
-    /** The positive of a frame as a JPEG, at most {@code side} pixels long, its brightest tones made nearly white. */
-    public Optional<byte[]> positive(Frame frame, int side, boolean inColour) {
-        return Optional.ofNullable(frame.pictureId()).map(id -> {
-            ColourRaster scene = scene(id).reducedTo(side);
+    /** The positive as a JPEG, at most {@code side} pixels long, its brightest tones made nearly white. */
+    public Optional<byte[]> positive(Subject subject, int side, boolean inColour) {
+        return scene(subject).map(s -> {
+            ColourRaster scene = s.read().reducedTo(side);
             Raster grey = scene.luminance();
             double gain = gain(grey.samples());
             byte[][] planes = inColour
@@ -80,6 +87,38 @@ public class Negatives {
                     : new byte[][] {shown(grey, gain)};
             return PictureFiles.jpeg(look(scene, planes));
         });
+    }
+
+    /** Names the picture of a subject: the same name, the same picture; empty when nothing of it was ever scanned. */
+    public Optional<String> pictureId(Subject subject) {
+        return scene(subject).map(Scene::id);
+    }
+
+    /** A scene that can be had, and what it is known by. */
+    private record Scene(String id, Supplier<ColourRaster> reader) {
+        ColourRaster read() {
+            return reader.get();
+        }
+    }
+
+    private Optional<Scene> scene(Subject subject) {
+        if (!subject.hasPicture()) {
+            return Optional.empty();
+        }
+        if (subject instanceof Subject.Proof proof) {
+            String shown = proof.layout() + " " + proof.pictureIds();
+            String id = DigestUtils.md5DigestAsHex(shown.getBytes(StandardCharsets.UTF_8));
+            return Optional.of(new Scene(id, () -> proofs.get(id, key -> laidOut(proof))));
+        }
+        String id = subject.pictureIds().get(0);
+        return Optional.of(new Scene(id, () -> scenes.get(id, this::decoded)));
+    }
+
+    private ColourRaster laidOut(Subject.Proof proof) {
+        return ProofScene.of(
+                proof.layout(),
+                PROOF_SIDE,
+                i -> Optional.ofNullable(proof.pictureIds().get(i)).map(this::decoded));
     }
 
     private static Look look(ColourRaster scene, byte[][] planes) {
@@ -120,13 +159,11 @@ public class Negatives {
         return light < 0.7 ? light : 1 - 0.3 * Math.exp(-(light - 0.7) / 0.3);
     }
 
-    private ColourRaster scene(String pictureId) {
-        return scenes.get(pictureId, id -> {
-            // It may just have given way to another one.
-            Picture picture = pictures.find(id).orElseThrow(NotFoundException.of("picture"));
-            PictureRepository.Working working = pictures.working(id).orElseThrow(NotFoundException.of("picture"));
-            return PictureFiles.toScene(working.bytes(), picture.encoding());
-        });
+    private ColourRaster decoded(String pictureId) {
+        // It may just have given way to another one.
+        Picture picture = pictures.find(pictureId).orElseThrow(NotFoundException.of("picture"));
+        PictureRepository.Working working = pictures.working(pictureId).orElseThrow(NotFoundException.of("picture"));
+        return PictureFiles.toScene(working.bytes(), picture.encoding());
     }
 
     private static double percentile(float[] samples, double share) {

@@ -16,6 +16,7 @@ import keyslate.server.Show;
 import keyslate.server.medium.Media;
 import keyslate.server.negative.RollViews.FrameView;
 import keyslate.server.negative.RollViews.HistoryView;
+import keyslate.server.negative.RollViews.NeedView;
 import keyslate.server.negative.RollViews.NewRoll;
 import keyslate.server.negative.RollViews.PrintedBefore;
 import keyslate.server.negative.RollViews.RollChange;
@@ -31,6 +32,7 @@ import keyslate.store.Database;
 import keyslate.store.json.Json;
 import keyslate.store.negative.Frame;
 import keyslate.store.negative.FrameNotes;
+import keyslate.store.negative.Need;
 import keyslate.store.negative.Picture;
 import keyslate.store.negative.PictureRepository;
 import keyslate.store.negative.Roll;
@@ -292,29 +294,39 @@ public class RollService {
 
     /** The view of one frame. */
     public FrameView view(Frame frame) {
-        return view(
-                frame,
-                rolls.roll(frame.rollId()).orElseThrow(),
-                rolls.notes(frame.id()),
-                recipes.standingOfFrame(frame.id()).stream()
-                        .map(RollService::before)
-                        .toList());
+        return views(List.of(frame)).get(0);
     }
 
-    public RollView view(Roll roll) {
-        Map<String, List<PrintedBefore>> before = recipes.standingOfRoll(roll.id()).stream()
+    /** The views of frames, of one roll or of many: as many queries for a hundred as for one. */
+    public List<FrameView> views(List<Frame> frames) {
+        if (frames.isEmpty()) {
+            return List.of();
+        }
+        List<String> ids = frames.stream().map(Frame::id).toList();
+        Map<String, Roll> ofRoll =
+                byKey(rolls.rolls(frames.stream().map(Frame::rollId).distinct().toList()), Roll::id);
+        Map<String, FrameNotes> notes = byKey(rolls.notesOf(ids), FrameNotes::frameId);
+        Map<String, NeedView> needs = needs(ids);
+        Map<String, List<PrintedBefore>> before = recipes.standingOf(ids).stream()
                 .collect(Collectors.groupingBy(
                         RecipeRepository.Standing::frameId,
                         Collectors.mapping(RollService::before, Collectors.toList())));
-        Map<String, FrameNotes> notes = rolls.notesOfRoll(roll.id()).stream()
-                .collect(Collectors.toMap(FrameNotes::frameId, Function.identity()));
-        List<FrameView> frames = rolls.framesOf(roll.id()).stream()
+        return frames.stream()
                 .map(f -> view(
                         f,
-                        roll,
+                        ofRoll.get(f.rollId()),
                         notes.getOrDefault(f.id(), FrameNotes.none(f.id())),
+                        needs.get(f.id()),
                         before.getOrDefault(f.id(), List.of())))
                 .toList();
+    }
+
+    private static <T> Map<String, T> byKey(List<T> all, Function<T, String> key) {
+        return all.stream().collect(Collectors.toMap(key, Function.identity()));
+    }
+
+    public RollView view(Roll roll) {
+        List<FrameView> frames = views(rolls.framesOf(roll.id()));
         return new RollView(
                 roll.id(),
                 roll.title(),
@@ -327,17 +339,45 @@ public class RollService {
                 FilmSheet.cut(frames.size(), roll.stripFrames(), roll.oddFirst())
                         .strips(),
                 frames,
+                recipes.standingOfProofs(roll.id()).stream()
+                        .map(RollService::before)
+                        .toList(),
                 roll.putAwayAt(),
                 !slates.isRollExposed(roll.id()));
     }
 
-    private static FrameView view(Frame frame, Roll roll, FrameNotes notes, List<PrintedBefore> before) {
+    private Map<String, NeedView> needs(List<String> frameIds) {
+        List<Need> found = rolls.needsOf(frameIds);
+        if (found.isEmpty()) {
+            return Map.of();
+        }
+        Map<String, Frame> others = byKey(
+                rolls.frames(found.stream().map(Need::againstId).distinct().toList()), Frame::id);
+        return found.stream().collect(Collectors.toMap(Need::frameId, n -> view(n, others.get(n.againstId()))));
+    }
+
+    /** What a frame needs, as it is shown. */
+    public static NeedView view(Need n, Frame other) {
+        return new NeedView(
+                n.againstId(),
+                other.number(),
+                n.moreStops(),
+                n.limitStops(),
+                n.castHue(),
+                n.castPoints(),
+                n.contrast(),
+                n.source());
+    }
+
+    private static FrameView view(
+            Frame frame, Roll roll, FrameNotes notes, @Nullable NeedView need, List<PrintedBefore> before) {
         return new FrameView(
                 frame.id(),
                 roll.id(),
                 roll.title(),
                 roll.film(),
                 roll.kind(),
+                isColour(roll),
                 frame.number(),
                 frame.title(),
                 frame.caption(),
@@ -347,11 +387,13 @@ public class RollService {
                 frame.rating(),
                 notes.beyondRescue(),
                 notes.isToBeAsked(),
+                need,
                 before);
     }
 
     private static PrintedBefore before(RecipeRepository.Standing s) {
         String line = s.light() + ", " + Show.seconds(s.seconds()) + " at " + Show.aperture(s.apertureMark()) + ", "
+                + (s.contactMm() == null ? "" : Show.number(s.contactMm() / 10) + " cm to the paper, ")
                 + String.format(Locale.ROOT, "%.0f × %.0f mm", s.sheetWidthMm(), s.sheetHeightMm());
         return new PrintedBefore(s.slateId(), s.title(), line, s.accepted(), s.pictureId());
     }

@@ -14,6 +14,7 @@ public final class RollViews {
      * @param stripFrames how many frames a strip of it has
      * @param oddFirst whether the odd strip is the first one
      * @param strips how many frames each strip has, in the order of the frames
+     * @param proofs its proofs, the oldest first
      * @param putAwayAt since when it is put away
      * @param deletable whether no paper was exposed for any frame of it
      */
@@ -28,6 +29,7 @@ public final class RollViews {
             boolean oddFirst,
             List<Integer> strips,
             List<FrameView> frames,
+            List<PrintedBefore> proofs,
             @Nullable String putAwayAt,
             boolean deletable) {}
 
@@ -43,9 +45,11 @@ public final class RollViews {
      * A frame; width and height as the picture stands.
      *
      * @param title its subject, empty while nobody has named it
+     * @param inColour whether its print can have a cast
      * @param rating PRINT, MAYBE or NO; left out when nobody has decided
      * @param beyondRescue whether no paper is worth it
      * @param toBeAsked whether someone is in the picture who has not agreed to be shown
+     * @param need what it needs beside another frame; left out while nobody compared them
      */
     public record FrameView(
             String id,
@@ -53,6 +57,7 @@ public final class RollViews {
             String rollTitle,
             String film,
             String filmKind,
+            boolean inColour,
             String number,
             String title,
             String caption,
@@ -62,7 +67,30 @@ public final class RollViews {
             @Nullable String rating,
             boolean beyondRescue,
             boolean toBeAsked,
+            @Nullable NeedView need,
             List<PrintedBefore> printedBefore) {}
+
+    /**
+     * What a frame needs in a print beside another frame, as their proof shows it.
+     *
+     * @param againstId the frame it was compared with
+     * @param againstNumber of that frame
+     * @param moreStops more light
+     * @param limitStops the 95 % limit of that
+     * @param castHue R, Y, G, C, B or M of the cast it has beside the other; left out where it has none
+     * @param castPoints of that cast, of a viewing filter
+     * @param contrast how far its tones spread over how far the other's do
+     * @param source EYE or SCAN
+     */
+    public record NeedView(
+            String againstId,
+            String againstNumber,
+            double moreStops,
+            double limitStops,
+            @Nullable String castHue,
+            @Nullable Double castPoints,
+            double contrast,
+            String source) {}
 
     /**
      * A slate that was made from a frame before, and its standing recipe in a line.

@@ -19,7 +19,6 @@ import keyslate.core.tone.ToneInPrint;
 import keyslate.server.local.PrintKind;
 import keyslate.server.rig.Rig;
 import keyslate.server.sheet.SheetAssembler.OnCord;
-import keyslate.store.negative.Frame;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.Scan;
 import org.springframework.stereotype.Component;
@@ -62,11 +61,11 @@ public class Previews {
     }
 
     /** Names what a preview shows: negative, light, times, crop, areas and paper; the same key, the same picture. */
-    public String key(Frame frame, Rig rig, Basis basis) {
+    public String key(Rig rig, Basis basis) {
         Recipe recipe = rig.recipe();
         String shown = String.join(
                 "|",
-                String.valueOf(frame.pictureId()),
+                rig.subject().pictureIds().toString(),
                 recipe.base().exposure().toString(),
                 recipe.local().toString(),
                 rig.crop().toString(),

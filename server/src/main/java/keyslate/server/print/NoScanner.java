@@ -3,7 +3,6 @@ package keyslate.server.print;
 import java.util.Optional;
 import keyslate.core.darkroom.Look;
 import keyslate.server.rig.Rig;
-import keyslate.store.negative.Frame;
 import keyslate.store.slate.ExposedSheet;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
@@ -13,7 +12,7 @@ import org.springframework.stereotype.Component;
 @ConditionalOnProperty(name = "keyslate.practice", havingValue = "false", matchIfMissing = true)
 class NoScanner implements PaperProcess {
     @Override
-    public Optional<Look> process(ExposedSheet sheet, Rig rig, Frame frame) {
+    public Optional<Look> process(ExposedSheet sheet, Rig rig) {
         return Optional.empty();
     }
 }

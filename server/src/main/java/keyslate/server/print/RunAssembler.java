@@ -16,19 +16,17 @@ import keyslate.server.sheet.SheetKinds;
 import keyslate.server.sheet.SheetViews.EventView;
 import keyslate.server.sheet.SheetViews.RectView;
 import keyslate.server.sheet.StepWords;
+import keyslate.server.subject.PositivePath;
 import keyslate.server.web.ConflictException;
 import keyslate.server.web.LampPath;
 import keyslate.server.web.NotFoundException;
 import keyslate.store.Database;
-import keyslate.store.negative.Frame;
-import keyslate.store.negative.RollRepository;
 import keyslate.store.slate.ExposedSheet;
 import keyslate.store.slate.LampRecord;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.Sheet;
 import keyslate.store.slate.SheetRepository;
-import keyslate.store.slate.SlateRepository;
 import org.springframework.stereotype.Component;
 
 /** Where a run stands, as the room in the dark shows it. */
@@ -38,10 +36,8 @@ class RunAssembler {
     private static final double LEAST_REST_SECONDS = 0.05;
 
     private final Database database;
-    private final SlateRepository slates;
     private final SheetRepository sheets;
     private final RecipeRepository recipes;
-    private final RollRepository rolls;
     private final Rigs rigs;
     private final SheetKinds kinds;
     private final Lamps lamps;
@@ -51,10 +47,8 @@ class RunAssembler {
 
     RunAssembler(
             Database database,
-            SlateRepository slates,
             SheetRepository sheets,
             RecipeRepository recipes,
-            RollRepository rolls,
             Rigs rigs,
             SheetKinds kinds,
             Lamps lamps,
@@ -62,10 +56,8 @@ class RunAssembler {
             UnwrittenEnds unwritten,
             Clock clock) {
         this.database = database;
-        this.slates = slates;
         this.sheets = sheets;
         this.recipes = recipes;
-        this.rolls = rolls;
         this.rigs = rigs;
         this.kinds = kinds;
         this.lamps = lamps;
@@ -127,8 +119,6 @@ class RunAssembler {
         Rig rig = run.rig();
         Recipe recipe = rig.recipe();
         SheetKind kind = kinds.of(sheet.kind());
-        Frame frame = rolls.frame(slates.find(sheet.slateId()).orElseThrow().frameId())
-                .orElseThrow();
         List<LampRecord> lamp = exposed.lamp();
         Optional<LampRecord> on = lamp.stream().filter(LampRecord::isOn).findFirst();
         Optional<Next> next = run.next();
@@ -137,9 +127,9 @@ class RunAssembler {
         return new RunView(
                 sheet.id(),
                 sheet.slateId(),
-                frame.id(),
+                PositivePath.of(rig.subject()),
                 recipe.naming().title(),
-                kind.name() + " " + number(sheet),
+                kind.name(rig) + " " + number(sheet),
                 sheet.kind(),
                 kind.station(),
                 kind.lookedAtStation(),
@@ -147,11 +137,10 @@ class RunAssembler {
                 rig.medium().room(),
                 rig.enlarger().lamp(),
                 lampPath.port(),
-                StepWords.of(exposed.steps(), recipe.local(), rig.lag()),
+                StepWords.of(exposed.steps(), rig),
                 recipe.local().areas().stream().map(AreaView::of).toList(),
                 view,
                 rig.frameAspect() * view.width() / view.height(),
-                frame.pictureId() != null,
                 exposed.stepsDone(),
                 next.map(n -> n.step().place()).orElse(null),
                 next.map(Next::setSeconds).orElse(0.0),

@@ -22,13 +22,13 @@ import keyslate.server.sheet.SheetPlan;
 import keyslate.server.slate.SlateAssembler;
 import keyslate.server.slate.SlateService;
 import keyslate.server.slate.SlateViews.SlateView;
+import keyslate.server.subject.Subject;
 import keyslate.server.web.ConflictException;
 import keyslate.server.web.FieldErrors;
 import keyslate.server.web.RefusedException;
 import keyslate.server.web.Texts;
 import keyslate.store.Database;
 import keyslate.store.bench.StoresRepository;
-import keyslate.store.negative.Frame;
 import keyslate.store.negative.Picture;
 import keyslate.store.negative.PictureRepository;
 import keyslate.store.slate.ExposedSheet;
@@ -112,13 +112,13 @@ public class RunService {
     public RunView begin(String slateId, NewSheet asked) {
         SheetKind kind = kinds.asked(asked.kind());
         String sheetId = Ids.fresh();
-        slates.change(slateId, asked.version(), (slate, frame) -> {
+        slates.change(slateId, asked.version(), (slate, subject) -> {
             List<Sheet> before = sheets.of(slateId);
             if (before.stream().anyMatch(Sheet::isExposing)) {
                 throw new ConflictException(
                         "sheet-under-lamp", "Finish or give up the sheet that is under the lamp first.");
             }
-            Rig rig = rigs.of(recipes.get(slate.recipeId()), frame);
+            Rig rig = rigs.of(recipes.get(slate.recipeId()), subject);
             SheetPlan plan = plan(kind, rig);
             Sheet sheet = new Sheet(
                     sheetId,
@@ -205,13 +205,13 @@ public class RunService {
         }
         ExposedSheet exposed = run.exposed();
         Rig rig = run.rig();
-        Frame frame = slates.frame(slates.find(exposed.sheet().slateId()));
-        Optional<Look> scan = process.process(exposed, rig, frame);
+        Subject subject = rig.subject();
+        Optional<Look> scan = process.process(exposed, rig);
         byte[] jpeg = scan.map(PictureFiles::jpeg).orElse(null);
         List<Double> offsets = scan.map(s -> LightGiven.offsets(
                         exposed,
                         rig,
-                        negatives.negative(frame, rig.medium().core()).orElseThrow(),
+                        negatives.negative(subject, rig.medium().core()).orElseThrow(),
                         s))
                 .orElse(List.of());
         database.inTransaction(() -> {

@@ -14,6 +14,7 @@ public final class RunViews {
     /**
      * A sheet under the lamp.
      *
+     * @param positivePath where its positive is asked for, without a size; left out when nothing of it was scanned
      * @param room SAFELIGHT or BLACKOUT
      * @param lamp SWITCHED, MY_TIMER or BURNS
      * @param lampPort port of this machine that takes nothing but what a run asks, so that no picture makes the lamp wait
@@ -23,7 +24,7 @@ public final class RunViews {
     public record RunView(
             String sheetId,
             String slateId,
-            String frameId,
+            @Nullable String positivePath,
             String title,
             String label,
             String kind,
@@ -37,7 +38,6 @@ public final class RunViews {
             List<AreaView> areas,
             RectView view,
             double aspect,
-            boolean hasPicture,
             int stepsDone,
             @Nullable Integer step,
             double nextSetSeconds,

@@ -15,7 +15,6 @@ import keyslate.server.negative.Negatives;
 import keyslate.server.rig.Rig;
 import keyslate.store.bench.Bath;
 import keyslate.store.bench.StoresRepository;
-import keyslate.store.negative.Frame;
 import keyslate.store.slate.ExposedSheet;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
@@ -35,9 +34,9 @@ class SimulatedPaperProcess implements PaperProcess {
     }
 
     @Override
-    public Optional<Look> process(ExposedSheet sheet, Rig rig, Frame frame) {
+    public Optional<Look> process(ExposedSheet sheet, Rig rig) {
         Medium medium = rig.medium().core();
-        return negatives.negative(frame, medium).map(negative -> {
+        return negatives.negative(rig.subject(), medium).map(negative -> {
             Part view = sheet.piece().view();
             Negative part = negative.cropped(view.left(), view.top(), view.width(), view.height());
             LampLag real = LampLag.ofSeconds(rig.lag().inSeconds() + StandInPaper.LAG_OFFSET_SECONDS);

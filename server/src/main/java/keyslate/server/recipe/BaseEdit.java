@@ -98,9 +98,16 @@ final class BaseEdit {
         }
         List<String> because = new ArrayList<>();
         ExposureTime time = before.base();
-        if (moved.recipe().setup().apertureMark() != before.recipe().setup().apertureMark()) {
-            time = ApertureTrade.timeAt(
-                    time, before.aperture().trueNumber(), moved.aperture().trueNumber());
+        if (before.inContact() && moved.inContact() && before.byBareLamp() == moved.byBareLamp()) {
+            double factor = before.projection().timeFactor(moved.projection());
+            time = time.times(factor);
+            if (factor != 1) {
+                because.add(
+                        "approximate for " + Show.number(moved.lightToPaper().inMm() / 10) + " cm to the paper");
+            }
+        }
+        if (!moved.opening().equals(before.opening())) {
+            time = ApertureTrade.timeAt(time, before.opening(), moved.opening());
             because.add("same light at " + Show.aperture(moved.recipe().setup().apertureMark()));
         }
         if (!light.equals(before.light())) {

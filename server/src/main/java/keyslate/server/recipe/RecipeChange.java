@@ -25,7 +25,13 @@ public record RecipeChange(
             @Nullable Boolean blackWanted,
             @Nullable List<StoredTone> tones) {}
 
-    /** What stands on enlarger and easel; the time follows opening and size. */
+    /**
+     * What stands on enlarger and easel; the time follows opening and distance.
+     *
+     * @param projection ENLARGED, or in contact from LENS or LAMP
+     * @param distanceMm of lens or lamp from the paper, in contact
+     * @param columnReading what the column's own scale shows, in contact
+     */
     public record SetupChange(
             @Nullable String enlargerId,
             @Nullable String lensId,
@@ -35,15 +41,18 @@ public record RecipeChange(
             @Nullable Double sheetHeightMm,
             @Nullable Double borderMm,
             @Nullable String fit,
-            @Nullable Double cropPlace) {
+            @Nullable Double cropPlace,
+            @Nullable String projection,
+            @Nullable Double distanceMm,
+            @Nullable String columnReading) {
         /** Nothing but the opening. */
         public static SetupChange aperture(double mark) {
-            return new SetupChange(null, null, mark, null, null, null, null, null, null);
+            return new SetupChange(null, null, mark, null, null, null, null, null, null, null, null, null);
         }
 
         /** Nothing but the paper. */
         public static SetupChange paper(String id) {
-            return new SetupChange(null, null, null, id, null, null, null, null, null);
+            return new SetupChange(null, null, null, id, null, null, null, null, null, null, null, null);
         }
     }
 

@@ -12,8 +12,8 @@ import keyslate.server.Ids;
 import keyslate.server.Show;
 import keyslate.server.rig.Rig;
 import keyslate.server.rig.Rigs;
+import keyslate.server.subject.Subject;
 import keyslate.server.test.Strips;
-import keyslate.store.negative.Frame;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.Recipe.Base;
 import keyslate.store.slate.Recipe.Local;
@@ -40,19 +40,20 @@ public class RecipeEditor {
     }
 
     /** The recipe that follows {@code now}, or nothing when the edit changes nothing; refuses with every field that cannot be taken. */
-    public Optional<Recipe> edit(Recipe now, Frame frame, RecipeChange change) {
+    public Optional<Recipe> edit(Recipe now, Subject subject, RecipeChange change) {
         Edit edit = new Edit();
-        Rig before = rigs.of(now, frame);
+        Rig before = rigs.of(now, subject);
         Naming naming = NamingEdit.of(edit, now.naming(), change.naming());
         Setup setup = setups.of(edit, now.setup(), change.setup());
         refuseIfWrong(edit, before, change);
-        Rig moved = rigs.of(follow(now, edit, naming, setup, now.base(), now.test(), now.local()), frame);
+        Rig moved = rigs.of(follow(now, edit, naming, setup, now.base(), now.test(), now.local()), subject);
         SetupEdit.checkBorders(edit.errors(), moved, change.setup());
+        ContactEdit.check(edit.errors(), moved);
         refuseIfWrong(edit, before, change);
         Base base = takesStart(change)
-                ? started(edit, moved, frame.id())
+                ? started(edit, moved)
                 : BaseEdit.of(edit, before, moved, change.base(), startingTime::light);
-        Rig based = rigs.of(follow(now, edit, naming, setup, base, now.test(), now.local()), frame);
+        Rig based = rigs.of(follow(now, edit, naming, setup, base, now.test(), now.local()), subject);
         TestPlan test = TestEdit.of(edit, based, change.test());
         Local local = AreaEdit.of(edit, based, change.local());
         edit.errors().throwIfAny();
@@ -75,8 +76,8 @@ public class RecipeEditor {
         return change.base() != null && Boolean.TRUE.equals(change.base().takeStartingTime());
     }
 
-    private Base started(Edit edit, Rig moved, String frameId) {
-        StartingTime.Proposal start = startingTime.propose(moved, frameId);
+    private Base started(Edit edit, Rig moved) {
+        StartingTime.Proposal start = startingTime.propose(moved);
         edit.say("time " + Show.seconds(start.seconds()) + " carried over");
         return start.toBase(moved);
     }
@@ -87,7 +88,7 @@ public class RecipeEditor {
      */
     public Recipe take(
             Recipe now,
-            Frame frame,
+            Subject subject,
             Light light,
             ExposureTime time,
             Optional<CheckStrip> check,
@@ -102,7 +103,7 @@ public class RecipeEditor {
         if (check.isPresent()) {
             edit.say("check strip");
             Recipe taken = follow(now, edit, now.naming(), now.setup(), base, test, now.local());
-            test = Strips.check(rigs.of(taken, frame), check.get());
+            test = Strips.check(rigs.of(taken, subject), check.get());
         }
         return follow(now, edit, now.naming(), now.setup(), base, test, now.local());
     }

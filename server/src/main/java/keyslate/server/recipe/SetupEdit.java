@@ -69,7 +69,8 @@ class SetupEdit {
                         "/setup/cropPlace",
                         now.cropPlace(),
                         () -> Check.within(
-                                "place of the crop", Edit.or(change.cropPlace(), now.cropPlace()), 0, 1, "")));
+                                "place of the crop", Edit.or(change.cropPlace(), now.cropPlace()), 0, 1, "")),
+                ContactEdit.of(edit, now, change));
         sayWhatMoved(edit, now, moved, lens, box);
         return moved;
     }
@@ -88,6 +89,7 @@ class SetupEdit {
                 "sheet " + Show.number(moved.sheetWidthMm()) + " × " + Show.number(moved.sheetHeightMm()) + " mm");
         edit.sayIf(moved.borderMm() != now.borderMm(), "border " + Show.number(moved.borderMm()) + " mm");
         edit.sayIf(!moved.fit().equals(now.fit()) || moved.cropPlace() != now.cropPlace(), "crop");
+        ContactEdit.sayWhatMoved(edit, now, moved);
         edit.sayIf(
                 moved.apertureMark() != now.apertureMark(),
                 Show.aperture(now.apertureMark()) + " to " + Show.aperture(moved.apertureMark()));

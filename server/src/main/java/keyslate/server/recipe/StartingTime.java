@@ -1,56 +1,74 @@
 package keyslate.server.recipe;
 
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
-import keyslate.core.exposure.ApertureTrade;
+import keyslate.core.film.NegativeReadings;
 import keyslate.core.light.Light;
+import keyslate.core.quantity.Density;
 import keyslate.core.quantity.ExposureTime;
-import keyslate.core.quantity.Magnification;
-import keyslate.core.quantity.Stops;
+import keyslate.core.quantity.QuantityException;
 import keyslate.core.script.BaseExposure;
-import keyslate.core.size.SizeChange;
+import keyslate.core.size.Projection;
 import keyslate.server.Show;
 import keyslate.server.local.PrintKind;
 import keyslate.server.rig.LightView;
 import keyslate.server.rig.Rig;
 import keyslate.server.rig.Rigs;
+import keyslate.server.subject.Subject;
+import keyslate.store.negative.Frame;
+import keyslate.store.negative.FrameNotes;
+import keyslate.store.negative.RollRepository;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.Sheet;
 import keyslate.store.slate.SheetRepository;
 import keyslate.store.slate.Slate;
 import keyslate.store.slate.SlateRepository;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
-/** A first base exposure for a new set-up: the last print of this frame carried over, or a default that says it is one. */
+/**
+ * A first base exposure for a new set-up, by the best that is on record: the last print of this frame; what the frame needs beside one that was
+ * printed, by the proof or by readings; else a default that says it is one. A proof starts at the standard of its enlarger.
+ */
 @Component
 public class StartingTime {
     private static final double DEFAULT_SECONDS = 10;
-    private static final Stops UNCERTAINTY = Stops.ofFraction(1, 6);
-    private static final double SAME_FACTOR = 0.005;
+    /** A darkroom has a few enlargers and kinds of paper; what is older than these is no standard. */
+    private static final int MOST_SHEETS = 100;
 
     private final SlateRepository slates;
     private final SheetRepository sheets;
     private final RecipeRepository recipes;
+    private final RollRepository rolls;
     private final Rigs rigs;
 
-    StartingTime(SlateRepository slates, SheetRepository sheets, RecipeRepository recipes, Rigs rigs) {
+    StartingTime(
+            SlateRepository slates, SheetRepository sheets, RecipeRepository recipes, RollRepository rolls, Rigs rigs) {
         this.slates = slates;
         this.sheets = sheets;
         this.recipes = recipes;
+        this.rolls = rolls;
         this.rigs = rigs;
     }
 
     /**
-     * A proposed first exposure with its arithmetic; rescaled, or a plain default that says so.
+     * A proposed first exposure with its arithmetic; carried over, or a plain default that says so.
      *
+     * @param limitStops 95 % limit of a time that is carried over; left out of a default
+     * @param checkStepStops from patch to patch of three that are worth their paper; left out where none are
      * @param differs whether it is another than what stands
      */
     public record Proposal(
-            LightView light, double seconds, String source, String headline, List<String> arithmetic, boolean differs) {
+            LightView light,
+            double seconds,
+            String source,
+            String headline,
+            List<String> arithmetic,
+            @Nullable Double limitStops,
+            @Nullable Double checkStepStops,
+            boolean differs) {
         Recipe.Base toBase(Rig rig) {
             return new Recipe.Base(
                     BaseExposure.of(rig.medium().core().read(light.notation()), ExposureTime.ofSeconds(seconds)),
@@ -59,9 +77,64 @@ public class StartingTime {
         }
     }
 
-    /** The proposal for a rig of this frame. */
-    public Proposal propose(Rig rig, String frameId) {
-        return lastPrint(rig, frameId).map(p -> rescaled(rig, p)).orElseGet(() -> plain(rig));
+    /** The proposal for a rig. */
+    public Proposal propose(Rig rig) {
+        if (rig.subject() instanceof Subject.Single single) {
+            return ofFrame(rig, single.frame().id());
+        }
+        return standardProof(rig)
+                .map(p -> carried(rig, p).propose("Carried over from the standard proof of this enlarger."))
+                .orElseGet(() -> plain(rig, "No standard proof of this enlarger is on record."));
+    }
+
+    private Proposal ofFrame(Rig rig, String frameId) {
+        return lastPrint(rig, frameId)
+                .map(p -> carried(rig, p).propose("Carried over from the last print of this frame."))
+                .or(() -> byNeed(rig, frameId))
+                .or(() -> byReadings(rig, frameId))
+                .orElseGet(() -> plain(rig, "No print of this frame is on record."));
+    }
+
+    /** From the accepted print of the frame it was compared with on their proof. */
+    private Optional<Proposal> byNeed(Rig rig, String frameId) {
+        return rolls.need(frameId)
+                .flatMap(need -> acceptedPrint(rig, need.againstId())
+                        .map(print -> carried(rig, print)
+                                .needing(need, rolls.frame(need.againstId()).orElseThrow())
+                                .propose("The proof says what it needs beside a frame that is printed.")));
+    }
+
+    /** From the accepted print of another negative that was read too. */
+    private Optional<Proposal> byReadings(Rig rig, String frameId) {
+        Optional<NegativeReadings> readings = readings(frameId);
+        if (readings.isEmpty()) {
+            return Optional.empty();
+        }
+        return sheets.acceptedOfReadNegatives(MOST_SHEETS).stream()
+                .filter(print -> comparable(rig, print))
+                .findFirst()
+                .flatMap(print -> {
+                    Frame other = rolls.frame(
+                                    slates.find(print.slateId()).orElseThrow().frameId())
+                            .orElseThrow();
+                    return readings(other.id())
+                            .map(read -> carried(rig, print)
+                                    .reading(readings.get(), read, other)
+                                    .propose("Its readings say what it needs beside a negative that is printed."));
+                });
+    }
+
+    private Optional<NegativeReadings> readings(String frameId) {
+        FrameNotes notes = rolls.notes(frameId);
+        if (notes.shadowDensity() == null || notes.highlightDensity() == null) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(
+                    new NegativeReadings(Density.of(notes.shadowDensity()), Density.of(notes.highlightDensity())));
+        } catch (QuantityException e) {
+            return Optional.empty();
+        }
     }
 
     /** The last print of the frame on this kind of paper. */
@@ -70,9 +143,47 @@ public class StartingTime {
                 .map(Slate::id)
                 .flatMap(id -> sheets.of(id).stream())
                 .filter(s -> PrintKind.ID.equals(s.kind()) && s.isHung())
-                .filter(s -> s.stood() == null
-                        || s.stood().paper().kind().equals(rig.medium().id()))
-                .max(Comparator.comparing(Sheet::begunAt));
+                .sorted(Comparator.comparing(Sheet::begunAt).reversed())
+                .filter(s -> comparable(rig, s))
+                .findFirst();
+    }
+
+    /** The print of a frame that was accepted last on this kind of paper. */
+    private Optional<Sheet> acceptedPrint(Rig rig, String frameId) {
+        return slates.ofFrame(frameId).stream()
+                .map(Slate::acceptedSheetId)
+                .filter(id -> id != null)
+                .flatMap(id -> sheets.find(id).stream())
+                .sorted(Comparator.comparing(Sheet::begunAt).reversed())
+                .filter(s -> comparable(rig, s))
+                .findFirst();
+    }
+
+    /** Whether a sheet is on this kind of paper; light from a bare lamp compares with nothing else. */
+    private boolean comparable(Rig rig, Sheet sheet) {
+        boolean samePaper = sheet.stood() == null
+                || sheet.stood().paper().kind().equals(rig.medium().id());
+        return samePaper && isByBareLamp(recipes.get(sheet.recipeId())) == rig.byBareLamp();
+    }
+
+    private static boolean isByBareLamp(Recipe recipe) {
+        return recipe.setup()
+                .contact()
+                .map(c -> c.source() == Projection.Source.LAMP)
+                .orElse(false);
+    }
+
+    /** The proof accepted last that this enlarger made on this kind of paper from the same source of light. */
+    private Optional<Sheet> standardProof(Rig rig) {
+        return sheets.acceptedProofs(MOST_SHEETS).stream()
+                .filter(s -> s.stood() != null
+                        && s.stood().enlarger().id().equals(rig.enlarger().id()))
+                .filter(s -> comparable(rig, s))
+                .findFirst();
+    }
+
+    private CarriedTime carried(Rig rig, Sheet print) {
+        return new CarriedTime(rigs.of(print, recipes.get(print.recipeId()), rig), rig, print.number());
     }
 
     /** The light that the paper of a rig begins with. */
@@ -83,73 +194,28 @@ public class StartingTime {
     private StartingLight starting(Rig rig) {
         return StartingLight.of(
                 rig,
+                rig.subject() instanceof Subject.Single single
+                        ? readings(single.frame().id())
+                        : Optional.empty(),
                 sheets.lightsKeptOn(rig.paper().id()).stream().map(Light::of).toList());
     }
 
-    private Proposal plain(Rig rig) {
+    private Proposal plain(Rig rig, String headline) {
         StartingLight light = starting(rig);
         boolean standsAsDefault = "default".equals(rig.recipe().base().source());
         return new Proposal(
                 LightView.of(light.light()),
                 DEFAULT_SECONDS,
                 "default",
-                "No print of this frame is on record.",
+                headline,
                 List.of(
                         light.because(),
                         Show.seconds(DEFAULT_SECONDS)
                                 + " is a plain default and not a measurement. The first strip finds the time."),
+                null,
+                null,
                 standsAsDefault
                         && (Math.abs(rig.base().inSeconds() - DEFAULT_SECONDS) > 0.05
                                 || !rig.light().equals(light.light())));
-    }
-
-    private Proposal rescaled(Rig rig, Sheet print) {
-        Rig before = rigs.of(print, recipes.get(print.recipeId()), rig);
-        List<String> lines = new ArrayList<>();
-        Magnification was = Magnification.of(print.magnification());
-        lines.add(Show.seconds(before.base().inSeconds()) + " at " + times(was) + ", "
-                + Show.aperture(before.aperture().engraved()) + ", "
-                + before.light().notation() + ": print "
-                + print.number() + " of “" + before.recipe().naming().title() + "”");
-        ExposureTime time = before.base();
-        double size = SizeChange.timeFactor(was, rig.magnification(), 1);
-        if (Math.abs(size - 1) > SAME_FACTOR) {
-            lines.add("× ((1 + " + times(rig.magnification()) + ") ÷ (1 + " + times(was) + "))² = " + Show.factor(size)
-                    + " for the size");
-        }
-        time = time.times(size);
-        ExposureTime opened = ApertureTrade.timeAt(
-                time, before.aperture().trueNumber(), rig.aperture().trueNumber());
-        if (!opened.equals(time)) {
-            lines.add("× " + Show.factor(opened.inSeconds() / time.inSeconds()) + " for "
-                    + Show.aperture(rig.aperture().engraved()) + " instead of "
-                    + Show.aperture(before.aperture().engraved()));
-        }
-        // A default light gives way to the one the print was made with; a light of one's own is kept, and the time
-        // follows.
-        Light light = "default".equals(rig.recipe().base().source()) ? before.light() : rig.light();
-        double factor = rig.medium().core().timeFactor(before.light(), light);
-        ExposureTime through = opened.times(factor);
-        if (!light.equals(before.light())) {
-            lines.add("× " + Show.factor(factor) + " for " + light.notation() + ", as dark");
-        }
-        lines.add("= " + Show.seconds(through.inSeconds()) + ", ± ⅙ stop: "
-                + Show.seconds(through.plus(UNCERTAINTY.negated()).inSeconds()) + " to "
-                + Show.seconds(through.plus(UNCERTAINTY).inSeconds()));
-        if (!before.paper().id().equals(rig.paper().id())) {
-            lines.add("Another paper or batch: make a strip of three patches first.");
-        }
-        boolean differs = Math.abs(through.inSeconds() - rig.base().inSeconds()) > 0.05 || !light.equals(rig.light());
-        return new Proposal(
-                LightView.of(light),
-                through.inSeconds(),
-                "rescaled",
-                "Carried over from the last print of this frame.",
-                lines,
-                differs);
-    }
-
-    private static String times(Magnification m) {
-        return String.format(Locale.ROOT, "%.2f ×", m.inTimes());
     }
 }

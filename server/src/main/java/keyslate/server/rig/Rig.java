@@ -1,5 +1,7 @@
 package keyslate.server.rig;
 
+import java.util.ArrayList;
+import java.util.List;
 import keyslate.core.darkroom.EnlargerLight;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.exposure.LampLag;
@@ -7,14 +9,19 @@ import keyslate.core.exposure.TimerSteps;
 import keyslate.core.light.Light;
 import keyslate.core.local.AreaMask;
 import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.FNumber;
 import keyslate.core.quantity.Length;
 import keyslate.core.quantity.Magnification;
+import keyslate.core.script.Cue;
+import keyslate.core.script.ExposureStep;
 import keyslate.core.script.LampWay;
 import keyslate.core.script.Part;
 import keyslate.core.script.Settings;
 import keyslate.core.size.PrintFit;
+import keyslate.core.size.Projection;
 import keyslate.core.size.ThinLens;
 import keyslate.server.medium.MediumPart;
+import keyslate.server.subject.Subject;
 import keyslate.store.bench.Enlarger;
 import keyslate.store.bench.Lens;
 import keyslate.store.bench.Paper;
@@ -23,10 +30,12 @@ import keyslate.store.slate.Recipe;
 /**
  * A recipe with the things it names. The one place that answers what timer, lag, paper and geometry are.
  *
- * @param frameWidth of the frame as the picture stands; {@code frameHeight} alike
+ * @param subject what it prints, as it is today
+ * @param frameWidth of the negative as its picture stands; {@code frameHeight} alike
  */
 public record Rig(
         Recipe recipe,
+        Subject subject,
         Length frameWidth,
         Length frameHeight,
         Enlarger enlarger,
@@ -56,12 +65,16 @@ public record Rig(
     /** How the negative meets the sheet inside its borders. */
     public PrintFit fit() {
         double borders = 2 * recipe.setup().borderMm();
-        return PrintFit.of(
-                frameWidth,
-                frameHeight,
-                Length.ofMm(Math.max(NARROWEST_PICTURE_MM, sheetWidth().inMm() - borders)),
-                Length.ofMm(Math.max(NARROWEST_PICTURE_MM, sheetHeight().inMm() - borders)),
-                PrintFit.Way.valueOf(recipe.setup().fit()));
+        Length width = Length.ofMm(Math.max(NARROWEST_PICTURE_MM, sheetWidth().inMm() - borders));
+        Length height = Length.ofMm(Math.max(NARROWEST_PICTURE_MM, sheetHeight().inMm() - borders));
+        return inContact()
+                ? PrintFit.inContact(frameWidth, frameHeight, width, height)
+                : PrintFit.of(
+                        frameWidth,
+                        frameHeight,
+                        width,
+                        height,
+                        PrintFit.Way.valueOf(recipe.setup().fit()));
     }
 
     /** Whether the borders leave a picture at all. */
@@ -86,6 +99,51 @@ public record Rig(
 
     public Magnification magnification() {
         return fit().magnification();
+    }
+
+    /** How the light comes to the paper. */
+    public Projection projection() {
+        return recipe.setup()
+                .contact()
+                .<Projection>map(c ->
+                        new Projection.Contact(c.source(), Length.ofMm(lens.focalMm()), Length.ofMm(c.distanceMm())))
+                .orElseGet(() -> new Projection.Enlarged(magnification()));
+    }
+
+    /** Whether the negative lies on the paper. */
+    public boolean inContact() {
+        return recipe.setup().contact().isPresent();
+    }
+
+    /** Whether the light comes from a lamp without a lens, so that there is no opening. */
+    public boolean byBareLamp() {
+        return recipe.setup()
+                .contact()
+                .map(c -> c.source() == Projection.Source.LAMP)
+                .orElse(false);
+    }
+
+    /** The f-number that counts for the light. */
+    public FNumber opening() {
+        return projection().opening(aperture().trueNumber());
+    }
+
+    /** Lens or lamp to paper. */
+    public Length lightToPaper() {
+        return recipe.setup()
+                .contact()
+                .map(c -> Length.ofMm(c.distanceMm()))
+                .orElseGet(() -> thinLens().lensToPaper(magnification()));
+    }
+
+    /** The steps of a sheet with what the hands do first: in contact the stack is laid. */
+    public List<ExposureStep> withStack(List<ExposureStep> steps) {
+        if (!inContact() || steps.isEmpty()) {
+            return steps;
+        }
+        List<ExposureStep> with = new ArrayList<>(steps);
+        with.set(0, steps.get(0).after(Cue.LAY_STACK));
+        return with;
     }
 
     public ThinLens thinLens() {
@@ -127,6 +185,6 @@ public record Rig(
     /** log10 light per second through clear film. */
     public double logPerSecond() {
         return new EnlargerLight(enlarger.strengthLog10())
-                .logPerSecond(aperture().trueNumber(), magnification());
+                .logPerSecond(aperture().trueNumber(), projection());
     }
 }

@@ -2,13 +2,12 @@ package keyslate.server.rig;
 
 import keyslate.core.quantity.Length;
 import keyslate.server.medium.Media;
+import keyslate.server.subject.Subject;
+import keyslate.server.subject.Subjects;
 import keyslate.server.web.NotFoundException;
 import keyslate.store.bench.Paper;
 import keyslate.store.bench.StoresRepository;
 import keyslate.store.json.Stood;
-import keyslate.store.negative.Frame;
-import keyslate.store.negative.Roll;
-import keyslate.store.negative.RollRepository;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.Sheet;
 import keyslate.store.slate.SlateRepository;
@@ -18,33 +17,30 @@ import org.springframework.stereotype.Component;
 @Component
 public class Rigs {
     private final StoresRepository stores;
-    private final RollRepository rolls;
+    private final Subjects subjects;
     private final SlateRepository slates;
     private final Media media;
 
-    Rigs(StoresRepository stores, RollRepository rolls, SlateRepository slates, Media media) {
+    Rigs(StoresRepository stores, Subjects subjects, SlateRepository slates, Media media) {
         this.stores = stores;
-        this.rolls = rolls;
+        this.subjects = subjects;
         this.slates = slates;
         this.media = media;
     }
 
     /** With what stands in Stores today. */
     public Rig of(Recipe recipe) {
-        String frameId = slates.find(recipe.slateId())
-                .orElseThrow(NotFoundException.of("slate"))
-                .frameId();
-        return of(recipe, rolls.frame(frameId).orElseThrow(NotFoundException.of("frame")));
+        return of(recipe, subjects.of(slates.find(recipe.slateId()).orElseThrow(NotFoundException.of("slate"))));
     }
 
     /** With what stands in Stores today; for a recipe whose slate need not be stored yet. */
-    public Rig of(Recipe recipe, Frame frame) {
-        Roll roll = rolls.roll(frame.rollId()).orElseThrow(NotFoundException.of("roll"));
+    public Rig of(Recipe recipe, Subject subject) {
         Paper paper = stores.paper(recipe.setup().paperId()).orElseThrow(NotFoundException.of("paper"));
         return new Rig(
                 recipe,
-                Length.ofMm(frame.upright() ? roll.shortMm() : roll.longMm()),
-                Length.ofMm(frame.upright() ? roll.longMm() : roll.shortMm()),
+                subject,
+                subject.width(),
+                subject.height(),
                 stores.enlarger(recipe.setup().enlargerId()).orElseThrow(NotFoundException.of("enlarger")),
                 stores.lens(recipe.setup().lensId()).orElseThrow(NotFoundException.of("lens")),
                 paper,
@@ -57,6 +53,7 @@ public class Rigs {
         if (stood == null) {
             return new Rig(
                     recipe,
+                    today.subject(),
                     today.frameWidth(),
                     today.frameHeight(),
                     stores.enlarger(recipe.setup().enlargerId()).orElse(today.enlarger()),
@@ -66,6 +63,7 @@ public class Rigs {
         }
         return new Rig(
                 recipe,
+                today.subject(),
                 Length.ofMm(stood.frameWidthMm()),
                 Length.ofMm(stood.frameHeightMm()),
                 stood.enlarger(),

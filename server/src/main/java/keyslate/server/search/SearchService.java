@@ -61,8 +61,8 @@ public class SearchService {
         Check.count("skipped", skipped, 0, Integer.MAX_VALUE);
         return database.inSnapshot(() -> {
             FrameQuery query = read(asked);
-            return new FoundPage(
-                    search.find(query, skipped, PAGE).stream().map(rolls::view).toList(), search.count(query));
+            FrameSearch.Found found = search.find(query, skipped, PAGE);
+            return new FoundPage(rolls.views(found.frames()), found.count());
         });
     }
 

@@ -9,6 +9,7 @@ import keyslate.server.rig.Rig;
 /** What changed from one set-up to another, part by part. */
 public final class Differences {
     private static final double SAME_STOPS = 1.0 / 24;
+    private static final double SAME_SPREAD = 0.005;
 
     private Differences() {}
 
@@ -23,9 +24,8 @@ public final class Differences {
             String words = now.light().points().isEmpty() ? now.light().notation() : change;
             found.add(new Difference("light", change, words));
         }
-        Stops light =
-                before.aperture().trueNumber().lightChangeTo(now.aperture().trueNumber());
-        if (Math.abs(light.inStops()) > SAME_STOPS) {
+        Stops light = before.opening().lightChangeTo(now.opening());
+        if (Math.abs(light.inStops()) > SAME_STOPS && !now.byBareLamp()) {
             String mark = Show.aperture(now.aperture().engraved());
             found.add(new Difference("aperture", Show.stops(light), mark));
         }
@@ -39,10 +39,8 @@ public final class Differences {
         if (!before.lens().id().equals(now.lens().id())) {
             found.add(new Difference("lens", "changed", now.lens().name()));
         }
-        double was = before.magnification().inTimes();
-        double is = now.magnification().inTimes();
-        if (Math.abs(was / is - 1) > 0.005) {
-            found.add(new Difference("size", "was " + Show.number(was) + " ×", Show.number(is) + " ×"));
+        if (Math.abs(before.projection().spread() / now.projection().spread() - 1) > SAME_SPREAD) {
+            found.add(new Difference("size", "was " + size(before), size(now)));
         }
         if (!before.paper().id().equals(now.paper().id())) {
             found.add(new Difference("paper", "another box", "another box"));
@@ -53,6 +51,13 @@ public final class Differences {
             found.add(new Difference("local", plan, "local plan, " + plan));
         }
         return found;
+    }
+
+    /** How large, or in contact from how far. */
+    private static String size(Rig rig) {
+        return rig.inContact()
+                ? Show.number(rig.lightToPaper().inMm() / 10) + " cm"
+                : Show.number(rig.magnification().inTimes()) + " ×";
     }
 
     /** The same in a few words for the cord, and the strip's step where that changed. */

@@ -59,7 +59,7 @@ public class SheetAssembler {
             Sheet sheet = exposed.sheet();
             Rig rig = rigs.of(sheet, recipe.get(sheet.recipeId()), today);
             SheetKind kind = kinds.of(sheet.kind());
-            String label = kind.name() + " " + countOfKind.merge(sheet.kind(), 1, Integer::sum);
+            String label = kind.name(rig) + " " + countOfKind.merge(sheet.kind(), 1, Integer::sum);
             views.add(new OnCord(exposed, rig, view(exposed, rig, kind, label, before)));
             before = rig;
         }
@@ -93,7 +93,7 @@ public class SheetAssembler {
                 scan == null ? null : scan.pictureId(),
                 scan != null && Scan.SIMULATED.equals(scan.source()),
                 patches(exposed, rig.lag()),
-                StepWords.of(exposed.steps(), recipe.local(), rig.lag()),
+                StepWords.of(exposed.steps(), rig),
                 exposed.stepsDone(),
                 exposed.events().stream()
                         .map(e -> new EventView(e.kind(), e.happenedAt()))

@@ -13,7 +13,7 @@ public interface SheetKind {
     String id();
 
     /** What it is called, such as "Strip". */
-    String name();
+    String name(Rig rig);
 
     /** The station where it is planned and exposed. */
     String station();

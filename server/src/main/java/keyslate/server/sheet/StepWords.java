@@ -7,9 +7,11 @@ import java.util.stream.Collectors;
 import keyslate.core.exposure.LampLag;
 import keyslate.core.script.Cue;
 import keyslate.core.script.ExposureStep;
+import keyslate.core.script.LampWay;
 import keyslate.core.script.Phase;
 import keyslate.server.Show;
 import keyslate.server.rig.LightView;
+import keyslate.server.rig.Rig;
 import keyslate.server.sheet.SheetViews.PhaseView;
 import keyslate.server.sheet.SheetViews.RectView;
 import keyslate.server.sheet.SheetViews.StepView;
@@ -17,22 +19,47 @@ import keyslate.store.slate.Recipe;
 
 /** A script in words: one wording for the page, for cards and for speech. */
 public final class StepWords {
+    private static final String STACK = "Paper emulsion up, film emulsion down on it, glass on top";
+
     private final Map<String, String> names;
     private final List<String> keys;
-    private final LampLag lag;
+    private final Around around;
 
-    private StepWords(Map<String, String> names, List<String> keys, LampLag lag) {
-        this.names = names;
-        this.keys = keys;
-        this.lag = lag;
+    /**
+     * What the words rest on besides the steps.
+     *
+     * @param contact whether the negative lies on the paper
+     * @param redFilter whether a red filter can keep the lamp's light off it meanwhile
+     * @param burns whether the lamp burns all through
+     */
+    record Around(Recipe.Local local, LampLag lag, boolean contact, boolean redFilter, boolean burns) {
+        static Around of(Rig rig) {
+            return new Around(
+                    rig.recipe().local(),
+                    rig.lag(),
+                    rig.inContact(),
+                    !rig.medium().isBlackout() && !rig.byBareLamp(),
+                    rig.way() == LampWay.BURNS);
+        }
     }
 
-    /** The steps of a sheet whose areas are those of the recipe. */
-    public static List<StepView> of(List<ExposureStep> steps, Recipe.Local local, LampLag lag) {
-        Map<String, String> names = local.areas().stream()
-                .collect(Collectors.toMap(Recipe.Area::key, Recipe.Area::name, (one, other) -> one));
-        List<String> keys = local.areas().stream().map(Recipe.Area::key).toList();
-        StepWords words = new StepWords(names, keys, lag);
+    private StepWords(Map<String, String> names, List<String> keys, Around around) {
+        this.names = names;
+        this.keys = keys;
+        this.around = around;
+    }
+
+    /** The steps of a sheet whose areas are those of the rig's recipe. */
+    public static List<StepView> of(List<ExposureStep> steps, Rig rig) {
+        return of(steps, Around.of(rig));
+    }
+
+    static List<StepView> of(List<ExposureStep> steps, Around around) {
+        List<Recipe.Area> areas = around.local().areas();
+        Map<String, String> names =
+                areas.stream().collect(Collectors.toMap(Recipe.Area::key, Recipe.Area::name, (one, other) -> one));
+        List<String> keys = areas.stream().map(Recipe.Area::key).toList();
+        StepWords words = new StepWords(names, keys, around);
         return steps.stream().map(words::view).toList();
     }
 
@@ -46,7 +73,7 @@ public final class StepWords {
                 LightView.of(step.light()),
                 step.set().inSeconds(),
                 step.presses(),
-                step.receivedSeconds(lag),
+                step.receivedSeconds(around.lag()),
                 before(step),
                 step.cues().contains(Cue.SET_IN_LIGHT),
                 words(step, phases),
@@ -63,10 +90,13 @@ public final class StepWords {
             settings.add("set the timer to " + Show.seconds(step.set().inSeconds()));
         }
         List<String> words = new ArrayList<>();
+        if (step.cues().contains(Cue.LAY_STACK)) {
+            words.addAll(stack());
+        }
         if (step.cues().contains(Cue.SET_IN_LIGHT)) {
             words.add("Paper into its box");
             words.add("In white light " + Show.listed(settings));
-            words.add("Dark, paper back against its stops");
+            words.add(around.contact() ? "Dark. " + STACK : "Dark, paper back against its stops");
         } else {
             settings.stream().map(Show::capital).forEach(words::add);
         }
@@ -74,6 +104,18 @@ public final class StepWords {
             words.add(covered(step, 0));
         }
         return String.join(". ", words);
+    }
+
+    /** How the stack of a contact print is laid, with the red filter over the lens where there is one; without it by touch or under a dark lamp. */
+    private List<String> stack() {
+        return around.redFilter()
+                ? List.of(
+                        "Red filter in",
+                        STACK,
+                        around.burns()
+                                ? "Lamp on; red filter out is the start, in again the end"
+                                : "Lamp off, red filter out")
+                : List.of(STACK);
     }
 
     private String words(ExposureStep step, List<PhaseView> phases) {
@@ -97,8 +139,14 @@ public final class StepWords {
     /** What is to be done and then to be pressed, by ear. */
     private List<String> said(ExposureStep step) {
         Spoken spoken = new Spoken();
+        if (step.cues().contains(Cue.LAY_STACK)) {
+            spoken.say(around.redFilter() ? "red-in-lay-stack" : "lay-stack");
+            if (around.redFilter()) {
+                spoken.say(around.burns() ? "red-out-starts" : "red-out");
+            }
+        }
         if (step.cues().contains(Cue.SET_IN_LIGHT)) {
-            spoken.say("paper-back");
+            spoken.say(around.contact() ? "lay-stack" : "paper-back");
         } else {
             settings(spoken, step);
         }

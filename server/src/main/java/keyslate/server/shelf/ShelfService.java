@@ -85,7 +85,7 @@ public class ShelfService {
     }
 
     /**
-     * Deletes a roll with its frames and their slates, or nothing of them.
+     * Deletes a roll with its frames, their slates and its proofs, or nothing of them.
      *
      * @throws ConflictException when paper was exposed for one of them
      */
@@ -93,6 +93,7 @@ public class ShelfService {
         database.inTransaction(() -> {
             roll(id);
             rolls.framesOf(id).forEach(frame -> slates.ofFrame(frame.id()).forEach(this::delete));
+            slates.proofsOf(id).forEach(this::delete);
             rolls.delete(id);
         });
     }

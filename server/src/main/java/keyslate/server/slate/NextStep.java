@@ -43,6 +43,14 @@ final class NextStep {
 
     private static NextStepView first(Rig rig) {
         boolean carried = "rescaled".equals(rig.recipe().base().source());
+        if (carried && rig.subject().isProof()) {
+            return new NextStepView(
+                    "print",
+                    "Expose the proof: " + rig.light().notation() + ", "
+                            + Show.seconds(rig.base().inSeconds()) + ".",
+                    "The standard proof of this enlarger is on record.",
+                    "Go to Print");
+        }
         return new NextStepView(
                 "test",
                 "Expose a first strip about " + Show.seconds(rig.base().inSeconds()) + ".",

@@ -13,9 +13,9 @@ import keyslate.server.recipe.RecipeEditor;
 import keyslate.server.rig.Rig;
 import keyslate.server.rig.Rigs;
 import keyslate.server.sheet.SheetAssembler;
+import keyslate.server.subject.Subject;
 import keyslate.server.web.NotFoundException;
 import keyslate.store.Database;
-import keyslate.store.negative.Frame;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.Slate;
@@ -70,7 +70,7 @@ class PreviewController {
         this.newest = newest;
     }
 
-    private record Shown(Rig rig, Frame frame, Previews.Basis basis, String key) {}
+    private record Shown(Rig rig, Previews.Basis basis, String key) {}
 
     private record Asked(String key, boolean local, int side) {}
 
@@ -101,24 +101,25 @@ class PreviewController {
 
     private Shown shown(String id, @Nullable RecipeChange change) {
         Slate slate = slates.find(id);
-        Frame frame = slates.frame(slate);
+        Subject subject = slates.subject(slate);
         Recipe standing = recipes.get(slate.recipeId());
-        Recipe recipe =
-                change == null ? standing : editor.edit(standing, frame, change).orElse(standing);
-        Rig rig = rigs.of(recipe, frame);
+        Recipe recipe = change == null
+                ? standing
+                : editor.edit(standing, subject, change).orElse(standing);
+        Rig rig = rigs.of(recipe, subject);
         Previews.Basis basis = previews.basis(rig, sheets.cord(id, rig));
-        return new Shown(rig, frame, basis, previews.key(frame, rig, basis));
+        return new Shown(rig, basis, previews.key(rig, basis));
     }
 
     private byte[] bmp(String id, Shown shown, boolean local, int side) {
         int pixels = Check.count("side", side, 16, PictureFiles.WORKING_SIDE);
         return newest.run(id, new Asked(shown.key(), local, pixels), () -> {
-            Optional<Negative> negative =
-                    negatives.negative(shown.frame(), shown.rig().medium().core());
+            Optional<Negative> negative = negatives.negative(
+                    shown.rig().subject(), shown.rig().medium().core());
             return negative.map(n -> previews.look(shown.rig(), n, shown.basis(), local, pixels))
                     .map(PictureFiles::bmp)
                     .orElseThrow(() ->
-                            new NotFoundException("This frame was never scanned, so there is nothing to preview."));
+                            new NotFoundException("Nothing of it was ever scanned, so there is nothing to preview."));
         });
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.quantity.QuantityException;
+import keyslate.core.script.Part;
 import keyslate.core.size.PrintFit;
 import keyslate.server.Show;
 import keyslate.server.recipe.StartingTime;
@@ -13,6 +14,7 @@ import keyslate.server.sheet.SheetViews.RectView;
 import keyslate.server.slate.SlateViews.BaseView;
 import keyslate.server.slate.SlateViews.NamingView;
 import keyslate.server.slate.SlateViews.SetupView;
+import keyslate.server.subject.Subject;
 import keyslate.store.json.StoredTone;
 import keyslate.store.slate.Recipe;
 import org.jspecify.annotations.Nullable;
@@ -84,8 +86,12 @@ final class SetupViews {
                 fit.imageWidth().inMm(),
                 fit.imageHeight().inMm(),
                 fit.magnification().inTimes(),
-                rig.thinLens().lensToPaper(fit.magnification()).inMm(),
-                rig.thinLens().filmToLens(fit.magnification()).inMm(),
+                setup.contact().map(c -> c.source().name()).orElse("ENLARGED"),
+                setup.contact().map(Recipe.Contact::columnReading).orElse(""),
+                rig.lightToPaper().inMm(),
+                rig.inContact()
+                        ? null
+                        : rig.thinLens().filmToLens(fit.magnification()).inMm(),
                 rig.enlarger().columnMm(),
                 rig.aperture().trueNumber().inFStops(),
                 fromOpen,
@@ -100,6 +106,23 @@ final class SetupViews {
 
     private static List<String> warnings(Rig rig, PrintFit fit, double stopsFromOpen) {
         List<String> warnings = new ArrayList<>();
+        if (rig.inContact()) {
+            warnContact(warnings, rig);
+        } else {
+            warnEnlarged(warnings, rig, fit, stopsFromOpen);
+        }
+        if (!rig.light().points().isEmpty() && !rig.enlarger().dials()) {
+            warnings.add(rig.enlarger().name()
+                    + " has no dials for a pack. Choose an enlarger with a colour head for this paper.");
+        }
+        if (rig.paper().counted() && rig.paper().sheetsLeft() <= rig.paper().reserveSheets()) {
+            warnings.add(
+                    rig.paper().name() + ": " + Show.number(rig.paper().sheetsLeft()) + " sheets left, your reserve.");
+        }
+        return warnings;
+    }
+
+    private static void warnEnlarged(List<String> warnings, Rig rig, PrintFit fit, double stopsFromOpen) {
         double diagonal = Math.hypot(rig.frameWidth().inMm(), rig.frameHeight().inMm());
         if (diagonal > rig.lens().coversMm() + COVERS_SLACK_MM) {
             warnings.add("The " + rig.lens().name() + " covers a diagonal of "
@@ -115,14 +138,30 @@ final class SetupViews {
         if (stopsFromOpen < SOFT_WITHIN_STOPS_OF_OPEN) {
             warnings.add("The lens is wide open or nearly so: right for focusing, soft at the edges for a print.");
         }
-        if (!rig.light().points().isEmpty() && !rig.enlarger().dials()) {
-            warnings.add(rig.enlarger().name()
-                    + " has no dials for a pack. Choose an enlarger with a colour head for this paper.");
+    }
+
+    /** What hangs over is lost; and the light has to reach the corners of the paper. */
+    private static void warnContact(List<String> warnings, Rig rig) {
+        if (rig.subject() instanceof Subject.Proof proof && cutFrames(rig, proof) > 0) {
+            int cut = cutFrames(rig, proof);
+            warnings.add((cut == 1 ? "One frame hangs" : cut + " frames hang") + " over the edge: the strips need "
+                    + Show.number(rig.frameWidth().inMm()) + " × "
+                    + Show.number(rig.frameHeight().inMm()) + " mm of paper.");
         }
-        if (rig.paper().counted() && rig.paper().sheetsLeft() <= rig.paper().reserveSheets()) {
-            warnings.add(
-                    rig.paper().name() + ": " + Show.number(rig.paper().sheetsLeft()) + " sheets left, your reserve.");
+        double height = rig.lightToPaper().inMm();
+        if (!rig.byBareLamp() && height > rig.enlarger().columnMm()) {
+            warnings.add("The column of " + rig.enlarger().name() + " ends at "
+                    + Show.number(rig.enlarger().columnMm() / 10) + " cm.");
         }
-        return warnings;
+    }
+
+    private static int cutFrames(Rig rig, Subject.Proof proof) {
+        Part crop = rig.crop();
+        return (int) proof.layout().frames().stream()
+                .filter(p -> p.left() < crop.left()
+                        || p.top() < crop.top()
+                        || p.left() + p.width() > crop.left() + crop.width()
+                        || p.top() + p.height() > crop.top() + crop.height())
+                .count();
     }
 }

@@ -27,11 +27,13 @@ import keyslate.server.slate.SlateViews.PreviewBasisView;
 import keyslate.server.slate.SlateViews.SlateCard;
 import keyslate.server.slate.SlateViews.SlateView;
 import keyslate.server.slate.SlateViews.StandingView;
+import keyslate.server.slate.SlateViews.SubjectView;
+import keyslate.server.subject.PositivePath;
+import keyslate.server.subject.Subject;
+import keyslate.server.subject.Subjects;
 import keyslate.server.test.StripKind;
 import keyslate.server.test.TestViews.TestView;
 import keyslate.server.tone.Tones;
-import keyslate.store.negative.Frame;
-import keyslate.store.negative.RollRepository;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.Sheet;
@@ -44,7 +46,7 @@ import org.springframework.stereotype.Component;
 public class SlateAssembler {
     private final SlateRepository slates;
     private final RecipeRepository recipes;
-    private final RollRepository rolls;
+    private final Subjects subjects;
     private final Rigs rigs;
     private final SheetAssembler sheets;
     private final SheetKinds kinds;
@@ -56,13 +58,13 @@ public class SlateAssembler {
     private final Previews previews;
     private final Tones tones;
     private final Media media;
-    /** The small negatives of the frame that this thread is assembling for: decoded before the transaction began. */
+    /** The small negatives of what this thread is assembling for: decoded before the transaction began. */
     private final ThreadLocal<Map<String, Optional<Negative>>> decoded = new ThreadLocal<>();
 
     SlateAssembler(
             SlateRepository slates,
             RecipeRepository recipes,
-            RollRepository rolls,
+            Subjects subjects,
             Rigs rigs,
             SheetAssembler sheets,
             SheetKinds kinds,
@@ -76,7 +78,7 @@ public class SlateAssembler {
             Media media) {
         this.slates = slates;
         this.recipes = recipes;
-        this.rolls = rolls;
+        this.subjects = subjects;
         this.rigs = rigs;
         this.sheets = sheets;
         this.kinds = kinds;
@@ -91,12 +93,12 @@ public class SlateAssembler {
     }
 
     /**
-     * Decodes the negative of a frame, then runs work that assembles views of it in a transaction or a snapshot: no picture is decoded while a
+     * Decodes the negative of what is printed, then runs work that assembles views of it in a transaction or a snapshot: no picture is decoded while a
      * connection is held.
      */
-    public <T> T with(Frame frame, Supplier<T> work) {
+    public <T> T with(Subject subject, Supplier<T> work) {
         decoded.set(media.all().stream()
-                .collect(Collectors.toMap(MediumPart::id, m -> negatives.small(frame, m.core()))));
+                .collect(Collectors.toMap(MediumPart::id, m -> negatives.small(subject, m.core()))));
         try {
             return work.get();
         } finally {
@@ -111,14 +113,14 @@ public class SlateAssembler {
 
     /** The whole slate; inside {@link #with} and a snapshot or transaction. */
     public SlateView view(Slate slate) {
-        Frame frame = rolls.frame(slate.frameId()).orElseThrow();
+        Subject subject = subjects.of(slate);
         Recipe recipe = recipes.get(slate.recipeId());
-        Rig rig = rigs.of(recipe, frame);
+        Rig rig = rigs.of(recipe, subject);
         List<OnCord> cord = sheets.cord(slate.id(), rig);
         return new SlateView(
                 slate.id(),
-                frames.view(frame),
-                standing(slate, frame, rig, cord),
+                SubjectView.of(subject, subject instanceof Subject.Single s ? frames.view(s.frame()) : null),
+                standing(slate, rig, cord),
                 cord.stream().map(OnCord::view).toList(),
                 slate.putAwayAt(),
                 !slates.isExposed(slate.id()));
@@ -126,24 +128,35 @@ public class SlateAssembler {
 
     /** What an edit can change; inside {@link #with} and a snapshot or transaction. */
     public StandingView standing(Slate slate) {
-        Frame frame = rolls.frame(slate.frameId()).orElseThrow();
-        Rig rig = rigs.of(recipes.get(slate.recipeId()), frame);
-        return standing(slate, frame, rig, sheets.cord(slate.id(), rig));
+        Rig rig = rigs.of(recipes.get(slate.recipeId()), subjects.of(slate));
+        return standing(slate, rig, sheets.cord(slate.id(), rig));
     }
 
     private static final String NO_SCAN = "No scan of this frame: everything is planned on the empty sheet.";
+    private static final String NO_SCANS = "No scan of any frame: everything is planned on the empty sheet.";
 
-    private StandingView standing(Slate slate, Frame frame, Rig rig, List<OnCord> cord) {
+    private static PreviewBasisView basisView(Subject subject, Previews.Basis basis) {
+        if (!subject.hasPicture()) {
+            return new PreviewBasisView(false, subject.isProof() ? NO_SCANS : NO_SCAN);
+        }
+        long without = subject.pictureIds().stream().filter(Objects::isNull).count();
+        String flat = without == 0
+                ? ""
+                : " " + (without == 1 ? "One frame was" : without + " frames were") + " never scanned: flat grey.";
+        return new PreviewBasisView(basis.measured(), basis.text() + flat);
+    }
+
+    private StandingView standing(Slate slate, Rig rig, List<OnCord> cord) {
         Recipe recipe = rig.recipe();
         Previews.Basis basis = previews.basis(rig, cord);
         TestView test = strips.view(rig, small(rig));
         return new StandingView(
                 slate.version(),
                 recipe.id(),
-                MediumView.of(rig.medium(), rig.recipe().naming().blackWanted()),
+                MediumView.of(rig),
                 SetupViews.naming(recipe.naming()),
                 tones.view(rig, small(rig), basis, test, cord),
-                SetupViews.setup(rig, startingTime.propose(rig, frame.id())),
+                SetupViews.setup(rig, startingTime.propose(rig)),
                 SetupViews.base(rig),
                 test,
                 prints.view(rig),
@@ -151,10 +164,8 @@ public class SlateAssembler {
                         ? List.of()
                         : Differences.between(cord.get(cord.size() - 1).rig(), rig),
                 NextStep.of(slate, rig, cord, kinds),
-                frame.pictureId() == null
-                        ? new PreviewBasisView(false, NO_SCAN)
-                        : new PreviewBasisView(basis.measured(), basis.text()),
-                previews.key(frame, rig, basis),
+                basisView(rig.subject(), basis),
+                previews.key(rig, basis),
                 slate.acceptedSheetId(),
                 recipe.previousId() == null ? null : recipe.edit(),
                 Optional.ofNullable(slate.redoId())
@@ -176,9 +187,9 @@ public class SlateAssembler {
 
     /** The slate as a small print on the bench. */
     public SlateCard card(Slate slate) {
-        Frame frame = rolls.frame(slate.frameId()).orElseThrow();
+        Subject subject = subjects.of(slate);
         Recipe recipe = recipes.get(slate.recipeId());
-        Rig rig = rigs.of(recipe, frame);
+        Rig rig = rigs.of(recipe, subject);
         List<OnCord> cord = sheets.cord(slate.id(), rig);
         SheetView last = null;
         for (OnCord sheet : cord) {
@@ -190,8 +201,7 @@ public class SlateAssembler {
                 slate.id(),
                 recipe.naming().title(),
                 recipe.naming().intent(),
-                frame.id(),
-                frame.pictureId() != null,
+                PositivePath.of(subject),
                 last == null ? rig.frameAspect() : last.aspect(),
                 NextStep.of(slate, rig, cord, kinds),
                 cord.size(),

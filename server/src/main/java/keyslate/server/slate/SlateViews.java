@@ -6,10 +6,13 @@ import keyslate.server.medium.MediumPart;
 import keyslate.server.negative.RollViews.FrameView;
 import keyslate.server.recipe.StartingTime;
 import keyslate.server.rig.LightView;
+import keyslate.server.rig.Rig;
 import keyslate.server.sheet.Differences.Difference;
 import keyslate.server.sheet.SheetViews.NextStepView;
 import keyslate.server.sheet.SheetViews.RectView;
 import keyslate.server.sheet.SheetViews.SheetView;
+import keyslate.server.subject.PositivePath;
+import keyslate.server.subject.Subject;
 import keyslate.server.test.TestViews.TestView;
 import keyslate.server.tone.ToneViews.ToneView;
 import keyslate.store.json.StoredTone;
@@ -27,11 +30,43 @@ public final class SlateViews {
      */
     public record SlateView(
             String id,
-            FrameView frame,
+            SubjectView subject,
             StandingView standing,
             List<SheetView> sheets,
             @Nullable String putAwayAt,
             boolean deletable) {}
+
+    /**
+     * What a slate prints: a frame, or without one a whole roll on one sheet.
+     *
+     * @param rollTitle of its roll
+     * @param name where the roll is known: "frame 15" or "proof"
+     * @param widthMm of the negative as its picture stands; heightMm alike
+     * @param positivePath where its positive is asked for, without a size; left out when nothing of it was scanned
+     */
+    public record SubjectView(
+            String rollId,
+            String rollTitle,
+            String film,
+            String name,
+            boolean proof,
+            double widthMm,
+            double heightMm,
+            @Nullable String positivePath,
+            @Nullable FrameView frame) {
+        static SubjectView of(Subject subject, @Nullable FrameView frame) {
+            return new SubjectView(
+                    subject.roll().id(),
+                    subject.roll().title(),
+                    subject.roll().film(),
+                    subject.name(),
+                    subject.isProof(),
+                    subject.width().inMm(),
+                    subject.height().inMm(),
+                    PositivePath.of(subject),
+                    frame);
+        }
+    }
 
     /**
      * What an edit can change; also the answer of an edit.
@@ -68,14 +103,18 @@ public final class SlateViews {
             List<String> lights,
             List<MediumPart.Mark> marks,
             boolean choosesContrast) {
-        static MediumView of(MediumPart part, boolean blackWanted) {
+        static MediumView of(Rig rig) {
+            MediumPart part = rig.medium();
+            List<MediumPart.Mark> marks = rig.subject().isProof()
+                    ? List.of(MediumPart.FILM_EDGE)
+                    : part.marksFor(rig.recipe().naming().blackWanted());
             return new MediumView(
                     part.id(),
                     part.stations(),
                     part.room(),
                     part.lightName(),
                     part.lights(),
-                    part.marksFor(blackWanted),
+                    marks,
                     part.choosesContrast());
         }
     }
@@ -87,7 +126,14 @@ public final class SlateViews {
     /** The base exposure: light, received seconds, what the timer is set to for it, and where it comes from. */
     public record BaseView(LightView light, double seconds, double setSeconds, String source, String because) {}
 
-    /** What stands on enlarger and easel: what was chosen, and what follows from it. */
+    /**
+     * What stands on enlarger and easel: what was chosen, and what follows from it.
+     *
+     * @param projection ENLARGED, or in contact from LENS or LAMP
+     * @param columnReading what the column's own scale shows, in contact; empty where it was not read
+     * @param lensToPaperMm lens or bare lamp to paper
+     * @param filmToLensMm left out in contact: the carrier is empty
+     */
     public record SetupView(
             String enlargerId,
             String enlargerName,
@@ -112,8 +158,10 @@ public final class SlateViews {
             double imageWidthMm,
             double imageHeightMm,
             double magnification,
+            String projection,
+            String columnReading,
             double lensToPaperMm,
-            double filmToLensMm,
+            @Nullable Double filmToLensMm,
             double columnMm,
             double trueFNumber,
             double stopsFromOpen,
@@ -131,22 +179,26 @@ public final class SlateViews {
     /** What the preview rests on. */
     public record PreviewBasisView(boolean measured, String text) {}
 
-    /** A slate on the bench. */
+    /**
+     * A slate on the bench.
+     *
+     * @param positivePath where its positive is asked for, without a size; left out when nothing of it was scanned
+     */
     public record SlateCard(
             String id,
             String title,
             String intent,
-            String frameId,
-            boolean hasPicture,
+            @Nullable String positivePath,
             double aspect,
             NextStepView next,
             int sheets,
             @Nullable String lastPictureId,
             boolean deletable) {}
 
-    /** A slate for a frame. */
+    /** A slate for a frame, or for the proof of a roll. */
     public record NewSlate(
             @Nullable String frameId,
+            @Nullable String rollId,
             @Nullable String title,
             @Nullable String intent) {}
 

@@ -43,7 +43,7 @@ public class StripKind implements SheetKind {
     }
 
     @Override
-    public String name() {
+    public String name(Rig rig) {
         return "Strip";
     }
 
@@ -62,7 +62,9 @@ public class StripKind implements SheetKind {
         CoverStripPlan plan = (CoverStripPlan) rig.recipe().test();
         StripGeometry geometry = new StripGeometry(rig, plan, small);
         return new SheetPlan(
-                rig.crop().within(geometry.area()), script(rig, plan).steps(), geometry.paperShare());
+                rig.crop().within(geometry.area()),
+                rig.withStack(script(rig, plan).steps()),
+                geometry.paperShare());
     }
 
     @Override
@@ -78,7 +80,20 @@ public class StripKind implements SheetKind {
         String label = last.label().toLowerCase(Locale.ROOT);
         if (last.decisions().isEmpty()) {
             return new NextStepView(
-                    station(), "Read " + label + ".", "Look for the patch that has the right density.", "Read strip");
+                    station(),
+                    "Read " + label + ".",
+                    standing.subject().isProof()
+                            ? "Look for the first patch whose film edge is as black as the paper beside it."
+                            : "Look for the patch that has the right density.",
+                    "Read strip");
+        }
+        if (standing.subject().isProof()) {
+            return new NextStepView(
+                    "print",
+                    "Expose the proof: " + standing.light().notation() + ", "
+                            + Show.seconds(standing.base().inSeconds()) + ".",
+                    last.label() + " is read. All frames on one sheet, the film edge just black.",
+                    "Go to Print");
         }
         boolean looks = standing.medium().stations().stream().anyMatch(s -> "colour".equals(s.path()));
         boolean looked = last.decisions().stream().anyMatch(d -> Decision.CAST.equals(d.kind()));
@@ -142,7 +157,7 @@ public class StripKind implements SheetKind {
         return new TestView(
                 StoredTest.of(plan),
                 patches,
-                StepWords.of(script.steps(), rig.recipe().local(), rig.lag()),
+                StepWords.of(rig.withStack(script.steps()), rig),
                 RectView.of(area),
                 plan.length().inMm(),
                 plan.breadth().inMm(),
@@ -161,7 +176,7 @@ public class StripKind implements SheetKind {
             notes.add("A burst under " + Show.number(CoverStrip.SHORTEST_BURST_SECONDS) + " s is hard to repeat: "
                     + stopDown(rig, plan, centre, stopsToClose(rig, script)) + ", or take fewer patches.");
         }
-        if (geometry.hasPoorPatch(area)) {
+        if (!rig.subject().isProof() && geometry.hasPoorPatch(area)) {
             notes.add("One patch holds no light and dark tone together. Move the strip, or turn it.");
         }
         rig.recipe().naming().tones().stream()

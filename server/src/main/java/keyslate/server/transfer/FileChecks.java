@@ -11,6 +11,7 @@ import keyslate.core.script.Phase;
 import keyslate.server.medium.Media;
 import keyslate.server.sheet.SheetKinds;
 import keyslate.server.transfer.SlateFile.FileDecision;
+import keyslate.server.transfer.SlateFile.FileFrame;
 import keyslate.server.transfer.SlateFile.FilePaper;
 import keyslate.server.transfer.SlateFile.FilePicture;
 import keyslate.server.transfer.SlateFile.FileRecipe;
@@ -47,7 +48,8 @@ class FileChecks {
         within(recipeIds, file.slate().recipeId());
         within(recipeIds, file.slate().redoId());
         within(sheetIds, file.slate().acceptedSheetId());
-        within(pictureIds, file.frame().pictureId());
+        unique(file.allFrames().stream().map(FileFrame::id).toList());
+        file.allFrames().forEach(f -> within(pictureIds, f.pictureId()));
         file.recipes().forEach(r -> within(recipeIds, r.previousId()));
         file.recipes().forEach(FileChecks::checkTexts);
         file.decisions().forEach(d -> within(sheetIds, d.sheetId()));

@@ -10,8 +10,10 @@ import keyslate.core.script.Cue;
 import keyslate.core.script.ExposureStep;
 import keyslate.core.script.LocalWork;
 import keyslate.core.script.Part;
+import keyslate.core.size.Projection;
 import keyslate.server.transfer.SlateFile.FileArea;
 import keyslate.server.transfer.SlateFile.FileBath;
+import keyslate.server.transfer.SlateFile.FileContact;
 import keyslate.server.transfer.SlateFile.FileDecision;
 import keyslate.server.transfer.SlateFile.FileEnlarger;
 import keyslate.server.transfer.SlateFile.FileEvent;
@@ -130,10 +132,12 @@ final class FileMapping {
     }
 
     /** On the Bench, wherever it was when it was saved. */
-    static Slate toStore(FileSlate s, String frameId, boolean practice) {
+    static Slate toStore(SlateFile file, boolean practice) {
+        FileSlate s = file.slate();
         return new Slate(
                 s.id(),
-                frameId,
+                file.frame() == null ? null : file.frame().id(),
+                file.frame() == null ? file.roll().id() : null,
                 s.createdAt(),
                 s.version(),
                 s.recipeId(),
@@ -164,6 +168,7 @@ final class FileMapping {
                 r.setup().borderMm(),
                 r.setup().fit(),
                 r.setup().cropPlace(),
+                r.setup().contact().map(FileMapping::toFile).orElse(null),
                 r.base().exposure().parts().stream()
                         .map(p -> new FilePart(p.light().notation(), p.time().inSeconds()))
                         .toList(),
@@ -172,6 +177,17 @@ final class FileMapping {
                 StoredTest.of(r.test()),
                 r.local().way().name(),
                 r.local().areas().stream().map(FileMapping::toFile).toList());
+    }
+
+    private static FileContact toFile(Recipe.Contact c) {
+        return new FileContact(c.source().name(), c.distanceMm(), c.columnReading());
+    }
+
+    private static Recipe.Contact toStore(FileContact c) {
+        return new Recipe.Contact(
+                Projection.Source.valueOf(c.source()),
+                c.distanceMm(),
+                c.columnReading() == null ? "" : c.columnReading());
     }
 
     private static FileArea toFile(Recipe.Area a) {
@@ -209,7 +225,8 @@ final class FileMapping {
                         r.sheetHeightMm(),
                         r.borderMm(),
                         r.fit(),
-                        r.cropPlace()),
+                        r.cropPlace(),
+                        Optional.ofNullable(r.contact()).map(FileMapping::toStore)),
                 new Recipe.Base(
                         new BaseExposure(r.base().stream()
                                 .map(p ->

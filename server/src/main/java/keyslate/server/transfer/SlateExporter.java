@@ -7,6 +7,9 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import keyslate.server.subject.Subject;
+import keyslate.server.subject.Subjects;
+import keyslate.server.transfer.SlateFile.FileFrame;
 import keyslate.server.transfer.SlateFile.FilePicture;
 import keyslate.server.web.NotFoundException;
 import keyslate.store.Database;
@@ -15,6 +18,7 @@ import keyslate.store.json.Json;
 import keyslate.store.negative.Frame;
 import keyslate.store.negative.Picture;
 import keyslate.store.negative.PictureRepository;
+import keyslate.store.negative.Roll;
 import keyslate.store.negative.RollRepository;
 import keyslate.store.slate.ExposedSheet;
 import keyslate.store.slate.Recipe;
@@ -39,6 +43,7 @@ class SlateExporter {
     private final RecipeRepository recipes;
     private final SheetRepository sheets;
     private final RollRepository rolls;
+    private final Subjects subjects;
     private final PictureRepository pictures;
     private final StoresRepository stores;
     private final JsonMapper json;
@@ -49,6 +54,7 @@ class SlateExporter {
             RecipeRepository recipes,
             SheetRepository sheets,
             RollRepository rolls,
+            Subjects subjects,
             PictureRepository pictures,
             StoresRepository stores,
             JsonMapper json) {
@@ -57,6 +63,7 @@ class SlateExporter {
         this.recipes = recipes;
         this.sheets = sheets;
         this.rolls = rolls;
+        this.subjects = subjects;
         this.pictures = pictures;
         this.stores = stores;
         this.json = json;
@@ -69,17 +76,21 @@ class SlateExporter {
 
     private SlateFile exportNow(String slateId) {
         Slate slate = slates.find(slateId).orElseThrow(NotFoundException.of("slate"));
-        Frame frame = rolls.frame(slate.frameId()).orElseThrow();
+        Subject subject = subjects.of(slate);
+        Roll roll = subject.roll();
         List<Recipe> all = recipes.of(slateId);
         List<ExposedSheet> cord = sheets.cord(slateId);
         Set<String> shown = new LinkedHashSet<>();
-        Optional.ofNullable(frame.pictureId()).ifPresent(shown::add);
+        subject.pictureIds().stream().filter(Objects::nonNull).forEach(shown::add);
         cord.forEach(e -> e.scans().forEach(s -> shown.add(s.pictureId())));
         return new SlateFile(
                 SlateFile.FORMAT,
                 SlateFile.VERSION,
-                FilmMapping.toFile(rolls.roll(frame.rollId()).orElseThrow(), rolls.history(frame.rollId())),
-                FilmMapping.toFile(frame, rolls.notes(frame.id())),
+                FilmMapping.toFile(roll, rolls.history(roll.id())),
+                subject instanceof Subject.Single single ? file(single.frame()) : null,
+                subject instanceof Subject.Proof proof
+                        ? proof.frames().stream().map(this::file).toList()
+                        : null,
                 named(
                         all,
                         r -> r.setup().enlargerId(),
@@ -97,6 +108,10 @@ class SlateExporter {
                         .map(id -> pictures.find(id).orElseThrow())
                         .map(this::described)
                         .toList());
+    }
+
+    private FileFrame file(Frame frame) {
+        return FilmMapping.toFile(frame, rolls.notes(frame.id()));
     }
 
     private FilePicture described(Picture p) {

@@ -1,6 +1,7 @@
 package keyslate.server.transfer;
 
 import java.util.List;
+import java.util.Objects;
 import keyslate.store.json.Seen;
 import keyslate.store.json.StoredMark;
 import keyslate.store.json.StoredPhase;
@@ -13,13 +14,15 @@ import org.jspecify.annotations.Nullable;
  * A whole slate as one JSON file, version 2, with all it needs to stand elsewhere; docs/formats/slate.md describes it. Records of its own: what
  * the data file looks like may change without it. Nothing in it says to which slate a recipe, sheet or decision belongs: all belong to this one.
  *
+ * @param frame it is of, left out for a proof; {@code frames} all of the roll, for a proof alone
  * @param pictures without their bytes; those stand in the JSON beside them
  */
 public record SlateFile(
         String format,
         int formatVersion,
         FileRoll roll,
-        FileFrame frame,
+        @Nullable FileFrame frame,
+        @Nullable List<FileFrame> frames,
         List<FileEnlarger> enlargers,
         List<FileLens> lenses,
         List<FilePaper> papers,
@@ -39,6 +42,11 @@ public record SlateFile(
                 .findFirst()
                 .orElseThrow(() -> FileReader.damaged("its standing recipe is missing"))
                 .title();
+    }
+
+    /** The frames in the file: the one, or those of a proof. */
+    List<FileFrame> allFrames() {
+        return frame == null ? Objects.requireNonNull(frames) : List.of(frame);
     }
 
     /** The word in {@code format}. */
@@ -155,12 +163,17 @@ public record SlateFile(
             double borderMm,
             String fit,
             double cropPlace,
+            @Nullable FileContact contact,
             List<FilePart> base,
             String baseSource,
             String baseBecause,
             StoredTest test,
             String localWay,
             List<FileArea> areas) {}
+
+    /** How the light came to a negative on the paper: from LENS or LAMP; left out when it was enlarged. */
+    public record FileContact(
+            String source, double distanceMm, @Nullable String columnReading) {}
 
     public record FilePart(String light, double seconds) {}
 

@@ -14,6 +14,7 @@ import keyslate.server.picture.PictureFiles;
 import keyslate.server.picture.WorkingCopy;
 import keyslate.server.slate.SlateAssembler;
 import keyslate.server.slate.SlateViews.SlateView;
+import keyslate.server.subject.Subject;
 import keyslate.server.transfer.SlateFile.FilePicture;
 import keyslate.server.transfer.SlateFile.FileRecipe;
 import keyslate.server.web.ConflictException;
@@ -25,6 +26,7 @@ import keyslate.store.json.Json;
 import keyslate.store.negative.Frame;
 import keyslate.store.negative.Picture;
 import keyslate.store.negative.PictureRepository;
+import keyslate.store.negative.Roll;
 import keyslate.store.negative.RollRepository;
 import keyslate.store.slate.ExposedSheet;
 import keyslate.store.slate.LampRecord;
@@ -154,14 +156,13 @@ class SlateImporter {
     }
 
     private SlateView store(SlateFile file, Map<String, Checked> checked) {
-        Frame frame = FilmMapping.toStore(file.frame(), file.roll().id());
         List<FilePicture> fresh = file.pictures().stream()
                 .filter(p -> pictures.find(p.id()).isEmpty())
                 .toList();
         // Pictures first and by themselves, so that the negative can be decoded before the slate's own transaction.
         database.inTransaction(() -> fresh.forEach(p -> store(p, checked.get(p.id()))));
         try {
-            return storeSlate(file, frame);
+            return storeSlate(file);
         } catch (RuntimeException e) {
             database.inTransaction(() ->
                     pictures.deleteUnused(fresh.stream().map(FilePicture::id).toList()));
@@ -169,18 +170,20 @@ class SlateImporter {
         }
     }
 
-    private SlateView storeSlate(SlateFile file, Frame frame) {
+    private SlateView storeSlate(SlateFile file) {
         return assembler.with(
-                frame,
+                subject(file),
                 () -> database.inTransaction(() -> {
                     if (rolls.roll(file.roll().id()).isEmpty()) {
                         rolls.add(FilmMapping.toStore(file.roll()));
                         FilmMapping.historyOf(file.roll()).ifPresent(rolls::put);
                     }
-                    if (rolls.frame(frame.id()).isEmpty()) {
-                        rolls.add(frame);
-                        FilmMapping.notesOf(file.frame()).ifPresent(rolls::put);
-                    }
+                    file.allFrames().stream()
+                            .filter(f -> rolls.frame(f.id()).isEmpty())
+                            .forEach(f -> {
+                                rolls.add(FilmMapping.toStore(f, file.roll().id()));
+                                FilmMapping.notesOf(f).ifPresent(rolls::put);
+                            });
                     file.enlargers().stream()
                             .filter(e -> stores.enlarger(e.id()).isEmpty())
                             .forEach(e -> stores.add(FileMapping.toStore(e)));
@@ -190,13 +193,22 @@ class SlateImporter {
                     file.papers().stream()
                             .filter(p -> stores.paper(p.id()).isEmpty())
                             .forEach(p -> stores.add(FileMapping.toStore(p)));
-                    Slate slate = FileMapping.toStore(file.slate(), frame.id(), SlateExporter.isPractice(file));
+                    Slate slate = FileMapping.toStore(file, SlateExporter.isPractice(file));
                     slates.add(slate);
                     inOrder(file.recipes()).forEach(r -> recipes.add(FileMapping.toStore(r, slate.id())));
                     file.sheets().forEach(s -> store(FileMapping.toStore(s, slate.id())));
                     file.decisions().forEach(d -> sheets.add(FileMapping.toStore(d, slate.id())));
                     return assembler.view(slate);
                 }));
+    }
+
+    /** What the file's slate prints, as the file has it. */
+    private static Subject subject(SlateFile file) {
+        Roll roll = FilmMapping.toStore(file.roll());
+        List<Frame> frames = file.allFrames().stream()
+                .map(f -> FilmMapping.toStore(f, roll.id()))
+                .toList();
+        return file.frame() == null ? new Subject.Proof(roll, frames) : new Subject.Single(frames.get(0), roll);
     }
 
     private void store(FilePicture p, Checked checked) {

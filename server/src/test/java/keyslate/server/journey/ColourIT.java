@@ -262,7 +262,8 @@ class ColourIT extends JourneyTest {
         Page page = page();
         page.waitForURL("**/runs/**");
         assertThat(printer().runWords()).containsText("exposure 1 of");
-        // A screencast begins with the frame shown last, which may still be the light page's until one of the dark was drawn.
+        // A screencast begins with the frame shown last, which may still be the light page's until one of the dark was
+        // drawn.
         assertBlack(page.screenshot());
         int steps = 0;
         try (Screencast cast = new Screencast(page)) {

@@ -110,7 +110,9 @@ class SpokenTest {
 
     private static List<String> said(ExposureStep step) {
         Recipe.Local local = new Recipe.Local(List.of(area("sky"), area("door")), LocalWork.Way.values()[0]);
-        return StepWords.of(List.of(step), local, LampLag.NONE).get(0).said();
+        return StepWords.of(List.of(step), new StepWords.Around(local, LampLag.NONE, false, false, false))
+                .get(0)
+                .said();
     }
 
     private static Recipe.Area area(String key) {

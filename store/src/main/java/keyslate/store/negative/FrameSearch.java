@@ -57,19 +57,41 @@ public final class FrameSearch {
         }
     }
 
-    /** The frames found, those of the newest roll first. */
-    public List<Frame> find(FrameQuery query, int skipped, int most) {
+    /**
+     * Frames found.
+     *
+     * @param frames some of them, those of the newest roll first
+     * @param count how many there are in all
+     */
+    public record Found(List<Frame> frames, int count) {}
+
+    /** Some of the frames that are found, and how many there are: one pass over them. */
+    public Found find(FrameQuery query, int skipped, int most) {
         Conditions conditions = conditions(query);
-        return database.sql()
+        int[] count = {0};
+        List<Frame> frames = database.sql()
                 .sql("SELECT frame.id, frame.roll_id, frame.number, frame.title, frame.caption, frame.upright,"
-                        + " frame.picture_id, frame.rating" + FROM + conditions.where() + ORDER + " LIMIT " + most
-                        + " OFFSET " + skipped)
+                        + " frame.picture_id, frame.rating, count(*) OVER () AS found" + FROM + conditions.where()
+                        + ORDER + " LIMIT " + most + " OFFSET " + skipped)
                 .params(conditions.params)
-                .query(Frame.class)
+                .query((row, n) -> {
+                    count[0] = row.getInt("found");
+                    return new Frame(
+                            row.getString("id"),
+                            row.getString("roll_id"),
+                            row.getString("number"),
+                            row.getString("title"),
+                            row.getString("caption"),
+                            row.getBoolean("upright"),
+                            row.getString("picture_id"),
+                            row.getString("rating"));
+                })
                 .list();
+        // Beyond the last of them no row says how many there are.
+        return new Found(frames, frames.isEmpty() && skipped > 0 ? count(query) : count[0]);
     }
 
-    public int count(FrameQuery query) {
+    private int count(FrameQuery query) {
         Conditions conditions = conditions(query);
         return database.sql()
                 .sql("SELECT count(*)" + FROM + conditions.where())
@@ -118,7 +140,7 @@ public final class FrameSearch {
         }
         if (q.printed() != null) {
             found.add("frame.id " + (q.printed() ? "" : "NOT ")
-                    + "IN (SELECT frame_id FROM slate WHERE accepted_sheet_id IS NOT NULL)");
+                    + "IN (SELECT frame_id FROM slate WHERE accepted_sheet_id IS NOT NULL AND frame_id IS NOT NULL)");
         }
         if (q.film() != null) {
             found.add("roll.film = ?", q.film());

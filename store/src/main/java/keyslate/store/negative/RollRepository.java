@@ -3,6 +3,7 @@ package keyslate.store.negative;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import keyslate.store.Database;
@@ -18,6 +19,9 @@ public final class RollRepository {
 
     private static final String FRAME =
             "SELECT id, roll_id, number, title, caption, upright, picture_id, rating FROM frame ";
+
+    private static final String NEED = "SELECT frame_id, against_id, more_stops, limit_stops, cast_hue, cast_points,"
+            + " contrast, source, found_at FROM frame_need ";
 
     private static final String NOTES = "SELECT frame_id, people, consent, defects, beyond_rescue, base_density,"
             + " shadow_density, highlight_density, reader, marks FROM frame_notes ";
@@ -90,6 +94,8 @@ public final class RollRepository {
                 .list();
         List.of(
                         "DELETE FROM frame_notes WHERE frame_id IN (SELECT id FROM frame WHERE roll_id = ?)",
+                        "DELETE FROM frame_need WHERE frame_id IN (SELECT id FROM frame WHERE roll_id = ?)",
+                        "DELETE FROM frame_need WHERE against_id IN (SELECT id FROM frame WHERE roll_id = ?)",
                         "DELETE FROM frame WHERE roll_id = ?",
                         "DELETE FROM roll_history WHERE roll_id = ?",
                         "DELETE FROM roll WHERE id = ?")
@@ -103,6 +109,22 @@ public final class RollRepository {
                 .param(id)
                 .query(Roll.class)
                 .optional();
+    }
+
+    public List<Roll> rolls(Collection<String> ids) {
+        return database.sql()
+                .sql(ROLL + "WHERE id IN (:ids)")
+                .param("ids", ids)
+                .query(Roll.class)
+                .list();
+    }
+
+    public List<Frame> frames(Collection<String> ids) {
+        return database.sql()
+                .sql(FRAME + "WHERE id IN (:ids)")
+                .param("ids", ids)
+                .query(Frame.class)
+                .list();
     }
 
     /** The frames of a roll in the order of their numbers. */
@@ -187,11 +209,11 @@ public final class RollRepository {
                 .orElseGet(() -> FrameNotes.none(frameId));
     }
 
-    /** Of the frames of a roll, those of which something is known. */
-    public List<FrameNotes> notesOfRoll(String rollId) {
+    /** Of these frames, what is known of those of which something is. */
+    public List<FrameNotes> notesOf(Collection<String> frameIds) {
         return database.sql()
-                .sql(NOTES + "WHERE frame_id IN (SELECT id FROM frame WHERE roll_id = ?)")
-                .param(rollId)
+                .sql(NOTES + "WHERE frame_id IN (:ids)")
+                .param("ids", frameIds)
                 .query(RollRepository::notes)
                 .list();
     }
@@ -212,6 +234,40 @@ public final class RollRepository {
                         notes.highlightDensity(),
                         notes.reader(),
                         Json.write(notes.marks())))
+                .update();
+    }
+
+    /** What a frame needs beside another one, where that was found. */
+    public Optional<Need> need(String frameId) {
+        return database.sql()
+                .sql(NEED + "WHERE frame_id = ?")
+                .param(frameId)
+                .query(Need.class)
+                .optional();
+    }
+
+    /** Of these frames, what those need of which it was found. */
+    public List<Need> needsOf(Collection<String> frameIds) {
+        return database.sql()
+                .sql(NEED + "WHERE frame_id IN (:ids)")
+                .param("ids", frameIds)
+                .query(Need.class)
+                .list();
+    }
+
+    public void put(Need need) {
+        database.sql()
+                .sql("INSERT OR REPLACE INTO frame_need (frame_id, against_id, more_stops, limit_stops, cast_hue,"
+                        + " cast_points, contrast, source, found_at) VALUES (:frameId, :againstId, :moreStops,"
+                        + " :limitStops, :castHue, :castPoints, :contrast, :source, :foundAt)")
+                .paramSource(need)
+                .update();
+    }
+
+    public void deleteNeed(String frameId) {
+        database.sql()
+                .sql("DELETE FROM frame_need WHERE frame_id = ?")
+                .param(frameId)
                 .update();
     }
 

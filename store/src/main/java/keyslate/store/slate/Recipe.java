@@ -8,6 +8,7 @@ import keyslate.core.local.LocalChange;
 import keyslate.core.script.BaseExposure;
 import keyslate.core.script.LocalWork;
 import keyslate.core.script.TestPlan;
+import keyslate.core.size.Projection;
 import keyslate.core.tone.NamedTone;
 
 /**
@@ -56,6 +57,7 @@ public record Recipe(
      * @param borderMm white border on each side, 0 to 200 mm
      * @param fit WHOLE_PICTURE or FILL_SHEET
      * @param cropPlace where the kept part lies when some is lost, 0 = left or top, 1 = right or bottom
+     * @param contact how the light comes to a negative that lies on the paper; none = enlarged
      */
     public record Setup(
             String enlargerId,
@@ -66,7 +68,18 @@ public record Recipe(
             double sheetHeightMm,
             double borderMm,
             String fit,
-            double cropPlace) {}
+            double cropPlace,
+            Optional<Contact> contact) {}
+
+    /**
+     * A negative that lies on the paper.
+     *
+     * @param distanceMm of lens or lamp from the paper, {@value Projection.Contact#NEAREST_MM} to {@value Projection.Contact#FARTHEST_MM} mm
+     * @param columnReading what the column's own scale shows, up to {@value #LONGEST_READING} characters; empty = not read
+     */
+    public record Contact(Projection.Source source, double distanceMm, String columnReading) {
+        public static final int LONGEST_READING = 20;
+    }
 
     /**
      * The base exposure.

@@ -3,6 +3,7 @@ package keyslate.store.slate;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,6 +13,7 @@ import keyslate.core.local.LocalChange;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.script.BaseExposure;
 import keyslate.core.script.LocalWork;
+import keyslate.core.size.Projection;
 import keyslate.store.Database;
 import keyslate.store.json.Json;
 import keyslate.store.json.StoredShape;
@@ -23,7 +25,8 @@ import keyslate.store.slate.Recipe.Area;
 public final class RecipeRepository {
     private static final String RECIPE = "SELECT id, slate_id, previous_id, made_at, edit, title, intent, white_wanted,"
             + " black_wanted, enlarger_id, lens_id, aperture_mark, paper_id, sheet_width_mm, sheet_height_mm,"
-            + " border_mm, fit, crop_place, base_source, base_because, local_way, test, tones FROM recipe WHERE ";
+            + " border_mm, fit, crop_place, contact, contact_mm, column_reading, base_source, base_because, local_way,"
+            + " test, tones FROM recipe WHERE ";
     private static final String BASE = "SELECT recipe_id, light, seconds FROM base_part WHERE recipe_id IN (SELECT id"
             + " FROM recipe WHERE %s) ORDER BY recipe_id, place";
     private static final String AREA = "SELECT recipe_id, area_key, name, shape, soft_edge, change_stops, light, tool"
@@ -57,31 +60,37 @@ public final class RecipeRepository {
         return found;
     }
 
-    /** What stands on each slate of the frames of a roll, the oldest slate first: as much as one line says. */
-    public List<Standing> standingOfRoll(String rollId) {
-        return standing("frame.roll_id = ?", rollId);
+    /** What stands on each slate of these frames, the oldest slate first: as much as one line says. */
+    public List<Standing> standingOf(Collection<String> frameIds) {
+        return standing("slate.frame_id IN (:of)", frameIds);
     }
 
-    /** The same of one frame. */
-    public List<Standing> standingOfFrame(String frameId) {
-        return standing("frame.id = ?", frameId);
+    /** The same of the proofs of a roll. */
+    public List<Standing> standingOfProofs(String rollId) {
+        return standing("slate.roll_id = :of", rollId);
     }
 
-    private List<Standing> standing(String where, String param) {
+    private List<Standing> standing(String where, Object of) {
         return database.sql()
                 .sql("SELECT slate.frame_id, slate.id AS slate_id, recipe.title, part.light, part.seconds,"
-                        + " recipe.aperture_mark, recipe.sheet_width_mm, recipe.sheet_height_mm,"
+                        + " recipe.aperture_mark, recipe.contact_mm, recipe.sheet_width_mm, recipe.sheet_height_mm,"
                         + " slate.accepted_sheet_id IS NOT NULL AS accepted, (SELECT picture_id FROM scan WHERE"
                         + " scan.sheet_id = slate.accepted_sheet_id ORDER BY place DESC LIMIT 1) AS picture_id FROM slate"
-                        + " JOIN frame ON frame.id = slate.frame_id JOIN recipe ON recipe.id = slate.recipe_id"
+                        + " JOIN recipe ON recipe.id = slate.recipe_id"
                         + " JOIN base_part AS part ON part.recipe_id = recipe.id AND part.place = 1"
                         + " WHERE " + where + " ORDER BY slate.created_at, slate.id")
-                .param(param)
+                .param("of", of)
                 .query(Standing.class)
                 .list();
     }
 
-    /** The standing recipe of a slate in a line; seconds as received; the picture is that of the accepted print, null without one. */
+    /**
+     * The standing recipe of a slate in a line; seconds as received.
+     *
+     * @param frameId null for a proof
+     * @param contactMm lens or lamp to paper in contact, null when it is enlarged
+     * @param pictureId of the accepted print, null without one
+     */
     public record Standing(
             String frameId,
             String slateId,
@@ -89,6 +98,7 @@ public final class RecipeRepository {
             String light,
             double seconds,
             double apertureMark,
+            Double contactMm,
             double sheetWidthMm,
             double sheetHeightMm,
             boolean accepted,
@@ -147,21 +157,34 @@ public final class RecipeRepository {
                         row.getDouble("sheet_height_mm"),
                         row.getDouble("border_mm"),
                         row.getString("fit"),
-                        row.getDouble("crop_place")),
+                        row.getDouble("crop_place"),
+                        contact(row)),
                 new Recipe.Base(new BaseExposure(base), row.getString("base_source"), row.getString("base_because")),
                 Json.read(row.getString("test"), StoredTest.class).toCore(),
                 new Recipe.Local(areas, LocalWork.Way.valueOf(row.getString("local_way"))));
     }
 
+    private static Optional<Recipe.Contact> contact(ResultSet row) throws SQLException {
+        String source = row.getString("contact");
+        return source == null
+                ? Optional.empty()
+                : Optional.of(new Recipe.Contact(
+                        Projection.Source.valueOf(source),
+                        row.getDouble("contact_mm"),
+                        row.getString("column_reading")));
+    }
+
     public void add(Recipe recipe) {
+        Recipe.Setup setup = recipe.setup();
         database.sql()
-                .sql(
-                        "INSERT INTO recipe (id, slate_id, previous_id, made_at, edit, title, intent, white_wanted,"
-                                + " black_wanted, enlarger_id, lens_id, aperture_mark, paper_id, sheet_width_mm,"
-                                + " sheet_height_mm, border_mm, fit, crop_place, base_source, base_because, local_way, test, tones)"
-                                + " VALUES (:id, :slateId, :previousId, :madeAt, :edit, :title, :intent, :whiteWanted,"
-                                + " :blackWanted, :enlargerId, :lensId, :apertureMark, :paperId, :sheetWidthMm,"
-                                + " :sheetHeightMm, :borderMm, :fit, :cropPlace, :baseSource, :baseBecause, :localWay, :test, :tones)")
+                .sql("INSERT INTO recipe (id, slate_id, previous_id, made_at, edit, title, intent, white_wanted,"
+                        + " black_wanted, enlarger_id, lens_id, aperture_mark, paper_id, sheet_width_mm,"
+                        + " sheet_height_mm, border_mm, fit, crop_place, contact, contact_mm, column_reading, base_source,"
+                        + " base_because, local_way, test, tones)"
+                        + " VALUES (:id, :slateId, :previousId, :madeAt, :edit, :title, :intent, :whiteWanted,"
+                        + " :blackWanted, :enlargerId, :lensId, :apertureMark, :paperId, :sheetWidthMm,"
+                        + " :sheetHeightMm, :borderMm, :fit, :cropPlace, :contact, :contactMm, :columnReading, :baseSource,"
+                        + " :baseBecause, :localWay, :test, :tones)")
                 .param("id", recipe.id())
                 .param("slateId", recipe.slateId())
                 .param("previousId", recipe.previousId())
@@ -171,15 +194,22 @@ public final class RecipeRepository {
                 .param("intent", recipe.naming().intent())
                 .param("whiteWanted", recipe.naming().whiteWanted())
                 .param("blackWanted", recipe.naming().blackWanted())
-                .param("enlargerId", recipe.setup().enlargerId())
-                .param("lensId", recipe.setup().lensId())
-                .param("apertureMark", recipe.setup().apertureMark())
-                .param("paperId", recipe.setup().paperId())
-                .param("sheetWidthMm", recipe.setup().sheetWidthMm())
-                .param("sheetHeightMm", recipe.setup().sheetHeightMm())
-                .param("borderMm", recipe.setup().borderMm())
-                .param("fit", recipe.setup().fit())
-                .param("cropPlace", recipe.setup().cropPlace())
+                .param("enlargerId", setup.enlargerId())
+                .param("lensId", setup.lensId())
+                .param("apertureMark", setup.apertureMark())
+                .param("paperId", setup.paperId())
+                .param("sheetWidthMm", setup.sheetWidthMm())
+                .param("sheetHeightMm", setup.sheetHeightMm())
+                .param("borderMm", setup.borderMm())
+                .param("fit", setup.fit())
+                .param("cropPlace", setup.cropPlace())
+                .param("contact", setup.contact().map(c -> c.source().name()).orElse(null))
+                .param(
+                        "contactMm",
+                        setup.contact().map(Recipe.Contact::distanceMm).orElse(null))
+                .param(
+                        "columnReading",
+                        setup.contact().map(Recipe.Contact::columnReading).orElse(""))
                 .param("baseSource", recipe.base().source())
                 .param("baseBecause", recipe.base().because())
                 .param("localWay", recipe.local().way().name())

@@ -107,13 +107,30 @@ public final class SheetRepository {
         return sheets("state = ? ORDER BY begun_at", Sheet.EXPOSING);
     }
 
-    /** The base light of each accepted print on a paper, the oldest first. */
+    /** The proof sheets accepted last, on any roll from any enlarger; the newest first. */
+    public List<Sheet> acceptedProofs(int most) {
+        return sheets(
+                "id IN (SELECT accepted_sheet_id FROM slate WHERE roll_id IS NOT NULL AND accepted_sheet_id IS NOT NULL)"
+                        + " ORDER BY begun_at DESC LIMIT ?",
+                most);
+    }
+
+    /** The prints accepted last of negatives whose highlight was read; the newest first. */
+    public List<Sheet> acceptedOfReadNegatives(int most) {
+        return sheets(
+                "id IN (SELECT accepted_sheet_id FROM slate JOIN frame_notes ON frame_notes.frame_id = slate.frame_id"
+                        + " WHERE accepted_sheet_id IS NOT NULL AND highlight_density IS NOT NULL AND shadow_density"
+                        + " IS NOT NULL) ORDER BY begun_at DESC LIMIT ?",
+                most);
+    }
+
+    /** The base light of each accepted print on a paper, the oldest first; proofs have a setting of their own. */
     public List<String> lightsKeptOn(String paperId) {
         return database.sql()
                 .sql("SELECT part.light FROM slate JOIN sheet ON sheet.id = slate.accepted_sheet_id"
                         + " JOIN recipe ON recipe.id = sheet.recipe_id"
                         + " JOIN base_part AS part ON part.recipe_id = recipe.id AND part.place = 1"
-                        + " WHERE recipe.paper_id = ? ORDER BY sheet.begun_at")
+                        + " WHERE recipe.paper_id = ? AND slate.roll_id IS NULL ORDER BY sheet.begun_at")
                 .param(paperId)
                 .query(String.class)
                 .list();
@@ -129,7 +146,7 @@ public final class SheetRepository {
         return counts;
     }
 
-    private List<Sheet> sheets(String where, String param) {
+    private List<Sheet> sheets(String where, Object param) {
         return database.sql()
                 .sql(SHEET + where)
                 .param(param)

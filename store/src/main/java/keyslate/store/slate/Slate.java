@@ -3,6 +3,7 @@ package keyslate.store.slate;
 /**
  * A slate: the living record of one picture.
  *
+ * @param frameId the frame it is of, null for a proof; {@code rollId} the roll whose proof it is, else null
  * @param version counts every change, from 1; an edit that names an older one is refused
  * @param recipeId what stands for the next sheet
  * @param redoId what the last undo came from, null when there is nothing to redo
@@ -14,6 +15,7 @@ package keyslate.store.slate;
 public record Slate(
         String id,
         String frameId,
+        String rollId,
         String createdAt,
         long version,
         String recipeId,
@@ -24,7 +26,7 @@ public record Slate(
         boolean practice) {
     /** The same slate with other pointers; {@code SlateRepository.advance} stores it. */
     public Slate with(String standing, String redo, String accepted, String at) {
-        return new Slate(id, frameId, createdAt, version, standing, redo, accepted, at, putAwayAt, practice);
+        return new Slate(id, frameId, rollId, createdAt, version, standing, redo, accepted, at, putAwayAt, practice);
     }
 
     /** The same slate with another standing recipe; nothing to redo. */

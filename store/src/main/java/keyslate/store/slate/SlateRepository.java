@@ -8,7 +8,7 @@ import keyslate.store.negative.PictureRepository;
 
 /** Slates. */
 public final class SlateRepository {
-    private static final String SLATE = "SELECT id, frame_id, created_at, version, recipe_id, redo_id,"
+    private static final String SLATE = "SELECT id, frame_id, roll_id, created_at, version, recipe_id, redo_id,"
             + " accepted_sheet_id, touched_at, put_away_at, practice FROM slate ";
     /** The one touched last first; those with one moment by their ids, so that a page ends somewhere. */
     private static final String LAST_FIRST = " ORDER BY touched_at DESC, id LIMIT ?";
@@ -79,12 +79,12 @@ public final class SlateRepository {
                 > 0;
     }
 
-    /** The same of any slate of any frame of a roll. */
+    /** The same of any slate of a roll or of any frame of it. */
     public boolean isRollExposed(String rollId) {
         return database.sql()
-                        .sql("SELECT count(*) FROM exposed_slate WHERE id IN (SELECT slate.id FROM slate"
-                                + " JOIN frame ON frame.id = slate.frame_id WHERE frame.roll_id = ?)")
-                        .param(rollId)
+                        .sql("SELECT count(*) FROM exposed_slate WHERE id IN (SELECT id FROM slate WHERE roll_id = ?"
+                                + " OR frame_id IN (SELECT id FROM frame WHERE roll_id = ?))")
+                        .params(rollId, rollId)
                         .query(Integer.class)
                         .single()
                 > 0;
@@ -134,11 +134,21 @@ public final class SlateRepository {
                 .list();
     }
 
+    /** The proofs of a roll, the oldest first. */
+    public List<Slate> proofsOf(String rollId) {
+        return database.sql()
+                .sql(SLATE + "WHERE roll_id = ? ORDER BY created_at")
+                .param(rollId)
+                .query(Slate.class)
+                .list();
+    }
+
     public void add(Slate slate) {
         database.sql()
-                .sql("INSERT INTO slate (id, frame_id, created_at, version, recipe_id, redo_id, accepted_sheet_id,"
-                        + " touched_at, put_away_at, practice) VALUES (:id, :frameId, :createdAt, :version, :recipeId,"
-                        + " :redoId, :acceptedSheetId, :touchedAt, :putAwayAt, :practice)")
+                .sql(
+                        "INSERT INTO slate (id, frame_id, roll_id, created_at, version, recipe_id, redo_id, accepted_sheet_id,"
+                                + " touched_at, put_away_at, practice) VALUES (:id, :frameId, :rollId, :createdAt, :version, :recipeId,"
+                                + " :redoId, :acceptedSheetId, :touchedAt, :putAwayAt, :practice)")
                 .paramSource(slate)
                 .update();
     }

@@ -1,0 +1,72 @@
+package keyslate.core.film;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Optional;
+import java.util.SplittableRandom;
+import java.util.function.DoubleUnaryOperator;
+import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Grade;
+import keyslate.core.quantity.QuantityException;
+import keyslate.core.quantity.Stops;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class FrameNeedTest {
+    private static final VariableContrastPaper PAPER = new VariableContrastPaper();
+    private static final Grade TWO = Grade.of(2);
+    private static final DoubleUnaryOperator TO_LIGHT = net -> PAPER.logTimeFor(net, TWO);
+
+    /** A frame on the proof whose tones lie about a log light, evenly spread. */
+    private static double[] frame(double middleLog, double spreadLog) {
+        SplittableRandom random = new SplittableRandom(5);
+        double[] net = new double[4000];
+        for (int i = 0; i < net.length; i++) {
+            net[i] = PAPER.netDensityAtGrade(TWO, middleLog + spreadLog * (random.nextDouble() - 0.5));
+        }
+        return net;
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0.6, 1.516", "0, 1", "-1, 0.5"})
+    void aFrameThatPrintsLighterStartsAtSoMuchMore(double stops, double factor) {
+        FrameNeed need = new FrameNeed(Stops.of(stops), FrameNeed.BY_EYE, 1);
+        assertThat(need.firstTime(ExposureTime.ofSeconds(10)).inSeconds()).isCloseTo(10 * factor, within(0.005));
+    }
+
+    @Test
+    void limitsAddInSquares() {
+        FrameNeed need = new FrameNeed(Stops.of(0), Stops.of(0.3), 1);
+        assertThat(need.limitWith(Stops.of(0.4)).inStops()).isCloseTo(0.5, within(1e-12));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0.3, 1", "-0.15, 1", "0, 1.3", "0.2, 0.8"})
+    void aScanTellsNeedAndContrastOfTheSameSceneTakenOtherwise(double lighterLog, double contrast) {
+        double middle = -0.45;
+        FrameNeed need = FrameNeed.byScan(frame(middle - lighterLog, 0.9 * contrast), frame(middle, 0.9), TO_LIGHT)
+                .orElseThrow();
+        assertThat(need.contrast()).isCloseTo(contrast, within(0.05));
+        if (contrast == 1) {
+            assertThat(need.more().inStops()).isCloseTo(lighterLog / Math.log10(2), within(0.05));
+        }
+    }
+
+    @Test
+    void whatIsBareOrBlockedTellsNothing() {
+        assertThat(FrameNeed.byScan(frame(-2, 0.2), frame(-0.45, 0.9), TO_LIGHT))
+                .isEqualTo(Optional.empty());
+        assertThat(FrameNeed.byScan(frame(1, 0.2), frame(-0.45, 0.9), TO_LIGHT)).isEqualTo(Optional.empty());
+    }
+
+    @Test
+    void refusesWhatNoFrameNeeds() {
+        assertThatThrownBy(() -> new FrameNeed(Stops.of(7), Stops.of(0), 1)).isInstanceOf(QuantityException.class);
+        assertThatThrownBy(() -> new FrameNeed(Stops.of(0), Stops.of(-1), 1)).isInstanceOf(QuantityException.class);
+        assertThatThrownBy(() -> new FrameNeed(Stops.of(0), Stops.of(0), 0.1)).isInstanceOf(QuantityException.class);
+    }
+}

@@ -1,0 +1,160 @@
+package keyslate.server.need;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import keyslate.core.darkroom.Look;
+import keyslate.core.film.FrameNeed;
+import keyslate.core.film.ProofLayout;
+import keyslate.core.light.Light;
+import keyslate.core.medium.Medium;
+import keyslate.core.script.Part;
+import keyslate.server.local.PrintKind;
+import keyslate.server.picture.PictureFiles;
+import keyslate.server.rig.Rig;
+import keyslate.server.rig.Rigs;
+import keyslate.server.subject.Subject;
+import keyslate.server.web.ConflictException;
+import keyslate.store.Database;
+import keyslate.store.negative.Frame;
+import keyslate.store.negative.PictureRepository;
+import keyslate.store.slate.ExposedSheet;
+import keyslate.store.slate.RecipeRepository;
+import keyslate.store.slate.SheetRepository;
+import keyslate.store.slate.Slate;
+import keyslate.store.slate.SlateRepository;
+import org.springframework.stereotype.Component;
+
+/** Reads two frames from the scan of the proof they lie on. */
+@Component
+class ProofScans {
+    /** Share of a frame's side that is left out, as no film lies quite straight. */
+    private static final double INSET = 0.08;
+    /** The darkest share of a proof is its film edge. */
+    private static final double EDGE_SHARE = 0.02;
+
+    private static final double LEAST_NET = 0.001;
+
+    private final Database database;
+    private final SlateRepository slates;
+    private final SheetRepository sheets;
+    private final RecipeRepository recipes;
+    private final PictureRepository pictures;
+    private final Rigs rigs;
+
+    ProofScans(
+            Database database,
+            SlateRepository slates,
+            SheetRepository sheets,
+            RecipeRepository recipes,
+            PictureRepository pictures,
+            Rigs rigs) {
+        this.database = database;
+        this.slates = slates;
+        this.sheets = sheets;
+        this.recipes = recipes;
+        this.pictures = pictures;
+        this.rigs = rigs;
+    }
+
+    private record Proof(Rig rig, Subject.Proof subject, Part view, PictureRepository.Working scan) {}
+
+    /**
+     * FLM-06.
+     *
+     * @throws ConflictException when no scan of a proof shows both, or when they have no tones in common
+     */
+    FrameNeed need(Frame frame, Frame against) {
+        if (!frame.rollId().equals(against.rollId())) {
+            throw new ConflictException(
+                    "not-on-one-proof", "The two lie on different proofs. Compare them by eye, side by side.");
+        }
+        Proof proof = database.inSnapshot(() -> proof(frame.rollId()))
+                .orElseThrow(() -> new ConflictException(
+                        "no-proof-scan",
+                        "No proof of this roll has a scan. Hand one in at its slate, or compare by eye."));
+        Look look = PictureFiles.toLook(proof.scan().bytes());
+        Medium medium = proof.rig().medium().core();
+        Light light = proof.rig().light();
+        double black = black(look);
+        double least = LEAST_NET;
+        double most = medium.blackNet() - LEAST_NET;
+        return FrameNeed.byScan(
+                        net(look, proof, frame, black, medium),
+                        net(look, proof, against, black, medium),
+                        net -> medium.logLightFor(Math.max(least, Math.min(most, net)), light))
+                .orElseThrow(
+                        () -> new ConflictException(
+                                "no-tones-in-common",
+                                "On the proof the two have too few tones in common to tell: one is nearly all bare or all black."));
+    }
+
+    /** The scan of the accepted proof, else of the last one that has a scan. */
+    private Optional<Proof> proof(String rollId) {
+        Optional<Proof> found = Optional.empty();
+        for (Slate slate : slates.proofsOf(rollId)) {
+            List<ExposedSheet> cord = sheets.cord(slate.id());
+            for (ExposedSheet sheet : cord) {
+                boolean isProof = PrintKind.ID.equals(sheet.sheet().kind())
+                        && sheet.scan().isPresent();
+                boolean isAccepted = sheet.sheet().id().equals(slate.acceptedSheetId());
+                if (isProof && (isAccepted || slate.acceptedSheetId() == null)) {
+                    found = Optional.of(proof(sheet));
+                }
+            }
+        }
+        return found;
+    }
+
+    private Proof proof(ExposedSheet sheet) {
+        Rig today = rigs.of(recipes.get(sheet.sheet().recipeId()));
+        Rig rig = rigs.of(sheet.sheet(), today.recipe(), today);
+        String pictureId = sheet.scan().orElseThrow().pictureId();
+        return new Proof(
+                rig,
+                (Subject.Proof) rig.subject(),
+                sheet.piece().view(),
+                pictures.working(pictureId).orElseThrow());
+    }
+
+    /** Density of the film edge in the scan: where the proof is darkest. */
+    private static double black(Look look) {
+        double[] all = new double[look.width() * look.height()];
+        for (int i = 0; i < all.length; i++) {
+            all[i] = look.visualDensity(i);
+        }
+        Arrays.sort(all);
+        return all[(int) ((1 - EDGE_SHARE) * (all.length - 1))];
+    }
+
+    /** Net densities of a frame's pixels, by the film edge as the one reference (REA-05). */
+    private static double[] net(Look look, Proof proof, Frame frame, double black, Medium medium) {
+        ProofLayout.Place place = place(proof, frame);
+        Part view = proof.view();
+        int left = pixel((place.left() + INSET * place.width() - view.left()) / view.width(), look.width());
+        int right = pixel((place.left() + (1 - INSET) * place.width() - view.left()) / view.width(), look.width());
+        int top = pixel((place.top() + INSET * place.height() - view.top()) / view.height(), look.height());
+        int bottom = pixel((place.top() + (1 - INSET) * place.height() - view.top()) / view.height(), look.height());
+        if (right - left < 2 || bottom - top < 2) {
+            throw new ConflictException(
+                    "off-the-proof", "Frame " + frame.number() + " hangs over the edge of this proof.");
+        }
+        double[] net = new double[(right - left) * (bottom - top)];
+        int at = 0;
+        for (int y = top; y < bottom; y++) {
+            for (int x = left; x < right; x++) {
+                net[at++] = medium.blackNet() - black + look.visualDensity(y * look.width() + x);
+            }
+        }
+        return net;
+    }
+
+    private static ProofLayout.Place place(Proof proof, Frame frame) {
+        List<String> ids = proof.subject().frames().stream().map(Frame::id).toList();
+        return proof.subject().layout().frames().get(ids.indexOf(frame.id()));
+    }
+
+    private static int pixel(double share, int side) {
+        return (int) Math.round(Math.max(0, Math.min(1, share)) * side);
+    }
+}
