@@ -26,7 +26,9 @@ export function listOf(slate: SlateView, script: readonly Step[]): Item[] {
       words: `${medium.lightName} at ${lights[0] ?? slate.base.light.notation}${others === "" || boxed ? "" : `, ${others} by gel or clicks, in order`}`,
       always: first || changed.has("light"),
     },
-    { words: `Lens at ${aperture(setup.apertureMark)}`, always: first || changed.has("aperture") },
+    ...(setup.projection === "LAMP"
+      ? []
+      : [{ words: `Lens at ${aperture(setup.apertureMark)}`, always: first || changed.has("aperture") }]),
     {
       words: `${setup.paperName}, ${setup.paperBatch}; box shut after`,
       always: first || changed.has("paper"),
@@ -39,7 +41,9 @@ export function listOf(slate: SlateView, script: readonly Step[]): Item[] {
           },
         ]
       : []),
-    { words: "Negative clean, emulsion down, in focus", always: first || changed.has("size") },
+    setup.projection === "ENLARGED"
+      ? { words: "Negative clean, emulsion down, in focus", always: first || changed.has("size") }
+      : { words: "Film emulsion down on the paper, glass on top: all by touch", always: true },
     { words: "Drum dry, lid in reach", always: true },
     { words: "Voice heard at the enlarger", always: true },
     { words: "Screen covered: black still glows", always: true },

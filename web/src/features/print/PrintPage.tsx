@@ -10,6 +10,7 @@ import { Print } from "../../shared/ui/Print";
 import { ScriptDials } from "../../shared/ui/ScriptDials";
 import { ScriptTable } from "../../shared/ui/ScriptTable";
 import { aperture, seconds } from "../../shared/units/format";
+import { heightLabel, heightText } from "../../shared/units/height";
 
 /** The next sheet before the light goes out: what it will be, burst by burst, and what to check by hand. */
 export function PrintPage() {
@@ -36,7 +37,7 @@ export function PrintPage() {
           slate={slate}
           kind="PRINT"
           name="print"
-          headline={`Expose the print: ${seconds(slate.local.totalSetSeconds)} s under the lamp.`}
+          headline={`Expose the ${slate.subject.proof ? "proof" : "print"}: ${seconds(slate.local.totalSetSeconds)} s under the lamp.`}
           why={`${ROOM_TURNS[roomOf(slate.medium.room)]} Space gives each exposure; a sheet is taken from the box.`}
           problem={slate.local.problem}
           mend="Change the plan at Shape."
@@ -48,10 +49,17 @@ export function PrintPage() {
 
 function Preflight(props: { slate: SlateView }) {
   const { setup, medium, base } = props.slate;
+  const contact = setup.projection !== "ENLARGED";
   const lines = [
-    "Negative clean, emulsion side down",
-    `Lens at ${aperture(setup.apertureMark)}, ${setup.stopsFromOpen < 0.9 ? "wide open: stop down" : "stopped down"}`,
-    `${medium.lightName}: ${(props.slate.local.script[0]?.light ?? base.light).notation}, covering the beam; red filter out`,
+    ...(contact
+      ? [
+          "Film and glass clean, the carrier empty",
+          "The stack: paper emulsion up, film emulsion down, glass on top",
+          `${heightLabel(setup)} ${heightText(setup)}`,
+        ]
+      : ["Negative clean, emulsion side down"]),
+    ...(setup.projection === "LAMP" ? [] : [lensLine(setup)]),
+    `${medium.lightName}: ${(props.slate.local.script[0]?.light ?? base.light).notation}, covering the beam; ${contact ? "red filter in until the glass lies" : "red filter out"}`,
     `Box shut after the sheet is out: ${setup.paperName}, ${setup.paperBatch}`,
     "Floor clear. Eyes off the lamp; it is hot",
   ];
@@ -62,4 +70,9 @@ function Preflight(props: { slate: SlateView }) {
       ))}
     </ul>
   );
+}
+
+function lensLine(setup: SlateView["setup"]): string {
+  const open = setup.stopsFromOpen < 0.9;
+  return `Lens at ${aperture(setup.apertureMark)}, ${open ? "wide open: stop down" : "stopped down"}`;
 }

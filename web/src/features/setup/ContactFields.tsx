@@ -38,7 +38,7 @@ export function ContactFields({ slate, edit }: SlateContext) {
               }))
             }
           />
-          <ColumnReading key={slate.recipeId} slate={slate} edit={edit} />
+          <ColumnReading slate={slate} edit={edit} />
         </div>
       )}
     </>
@@ -48,18 +48,20 @@ export function ContactFields({ slate, edit }: SlateContext) {
 /** The scale on the column is no distance of the lens; it brings the head back to its place. */
 function ColumnReading({ slate, edit }: SlateContext) {
   const standing = slate.setup.columnReading;
-  const [typed, setTyped] = useState(standing);
+  const [typed, setTyped] = useState<string>();
+  const commit = () => {
+    if (typed === undefined || typed.trim() === standing) return setTyped(undefined);
+    edit.mutate({ setup: { columnReading: typed } }, { onSuccess: () => setTyped(undefined) });
+  };
   return (
     <TextField
       label="Column shows"
-      value={typed}
+      value={typed ?? standing}
       longest={20}
       hint="As its own scale reads."
-      error={edit.error?.at("/setup/columnReading")}
+      error={typed === undefined ? undefined : edit.error?.at("/setup/columnReading")}
       onChange={setTyped}
-      onLeave={() => {
-        if (typed.trim() !== standing) edit.mutate({ setup: { columnReading: typed } });
-      }}
+      onLeave={commit}
     />
   );
 }

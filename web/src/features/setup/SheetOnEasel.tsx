@@ -29,7 +29,7 @@ export function SheetOnEasel(props: { slate: SlateView }) {
       <div className="easel-sheet" style={{ "--aspect": sw / sh } as CSSProperties}>
         {lost && source !== undefined && <img className="easel-lost" src={source} alt="" style={whole} />}
         {lost && <span className="easel-outline" style={whole} />}
-        <span className="easel-paper" />
+        <span className={setup.projection === "ENLARGED" ? "easel-paper" : "easel-paper bare"} />
         <span className="easel-picture" style={picture}>
           {source !== undefined ? (
             <img

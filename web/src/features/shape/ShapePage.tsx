@@ -21,9 +21,9 @@ const TOOLS: readonly { tool: ShapeTool; label: string; key: string }[] = [
 ];
 
 const VIEWS = [
-  { view: "print", label: "Print", shows: "Preview" },
-  { view: "positive", label: "Positive", shows: "The frame, positive," },
-  { view: "negative", label: "Negative", shows: "The frame, negative," },
+  { view: "print", label: "As print", shows: "Preview" },
+  { view: "positive", label: "As positive", shows: "The frame, positive," },
+  { view: "negative", label: "As negative", shows: "The frame, negative," },
 ] as const;
 
 /** Holding back and burning: areas on the picture, each in stops; the row of dials; with and without. */

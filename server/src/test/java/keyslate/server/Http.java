@@ -52,6 +52,10 @@ public final class Http {
         return send("POST", path, JSON.writeValueAsString(body));
     }
 
+    public Answer put(String path, Map<String, ?> body) {
+        return send("PUT", path, JSON.writeValueAsString(body));
+    }
+
     public Answer patch(String path, Map<String, ?> body) {
         return send("PATCH", path, JSON.writeValueAsString(body));
     }

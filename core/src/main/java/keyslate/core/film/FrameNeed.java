@@ -35,6 +35,10 @@ public record FrameNeed(Stops more, Stops limit, double contrast) {
     private static final int RANKS = 49;
     private static final int LEAST_SHARED = 8;
     private static final double BEST_SCAN = 1.0 / 6;
+    /** Beyond these it is the subjects that differ, and not the contrast of the negatives. */
+    private static final double FLATTEST_BY_SCAN = 0.6;
+
+    private static final double HARDEST_BY_SCAN = 1.6;
     private static final double LEAST_SPREAD = 1e-4;
 
     public FrameNeed {
@@ -74,7 +78,7 @@ public record FrameNeed(Stops more, Stops limit, double contrast) {
         double products =
                 pairs.stream().mapToDouble(p -> (p[0] - meanA) * (p[1] - meanB)).sum();
         double slope = squares < LEAST_SPREAD ? 1 : products / squares;
-        double contrast = Math.max(LEAST_CONTRAST, Math.min(MOST_CONTRAST, slope));
+        double contrast = Math.max(FLATTEST_BY_SCAN, Math.min(HARDEST_BY_SCAN, slope));
         double lightest = pairs.get(0)[0];
         double onLine = meanB + contrast * (lightest - meanA);
         double off = Math.sqrt(pairs.stream()

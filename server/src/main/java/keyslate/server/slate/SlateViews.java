@@ -25,6 +25,7 @@ public final class SlateViews {
     /**
      * The whole slate: what never changes, what an edit can change, and the sheets.
      *
+     * @param subject what it prints
      * @param putAwayAt since when it is left out of the Bench
      * @param deletable whether no paper was exposed for it
      */

@@ -142,12 +142,16 @@ class FrameHttpTest extends ApplicationTest {
                 .get("id")
                 .asString();
         JsonNode shown = http().slate(slate);
-        assertThat(shown.get("subject")
-                        .get("frame").get("toBeAsked").asBoolean()).isTrue();
+        assertThat(shown.get("subject").get("frame").get("toBeAsked").asBoolean())
+                .isTrue();
         String file = http().get("/api/slates/" + slate + "/export").text();
         assertThat(file).contains("Ada, the thrower").contains("REFUSED");
         change(frame, Map.of("notes", Map.of("people", "Ada, the thrower", "consent", "GIVEN")));
-        assertThat(http().slate(slate).get("frame").get("toBeAsked").asBoolean())
+        assertThat(http().slate(slate)
+                        .get("subject")
+                        .get("frame")
+                        .get("toBeAsked")
+                        .asBoolean())
                 .isFalse();
         http().send("DELETE", "/api/slates/" + slate, "");
     }

@@ -1,0 +1,171 @@
+package keyslate.server.need;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.HashMap;
+import java.util.Map;
+import keyslate.server.ApplicationTest;
+import keyslate.server.Http.Answer;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** What a frame needs beside one that is printed, by eye, from the proof's scan and by readings, becomes the start of its slate. */
+class NeedHttpTest extends ApplicationTest {
+    private String printed;
+    private String roll;
+    private String other;
+    private String accepted;
+
+    @BeforeEach
+    void printAFrame() {
+        roll = http().post(
+                        "/api/rolls",
+                        Map.of(
+                                "title",
+                                "Roll 41",
+                                "film",
+                                "Medium film",
+                                "longMm",
+                                36,
+                                "shortMm",
+                                24,
+                                "stripFrames",
+                                6))
+                .json()
+                .get("id")
+                .asString();
+        printed = frame("1", "Window shelf");
+        other = frame("2", "Drying loft");
+        accepted = slate(Map.of("frameId", printed));
+        http().edit(accepted, "base/light", "grade 2");
+        http().edit(accepted, "base/seconds", 12);
+        accept(accepted);
+    }
+
+    @AfterEach
+    void deleteThem() {
+        http().send("DELETE", "/api/rolls/" + roll, "");
+    }
+
+    /** A frame of the roll that shows what one of the demo's does. */
+    private String frame(String number, String subject) {
+        byte[] picture = http().bytes("/api/frames/" + http().frame(subject) + "/positive?side=480");
+        return http().upload("/api/rolls/" + roll + "/frames", "scan.jpg", picture, "number", number)
+                .json()
+                .get("id")
+                .asString();
+    }
+
+    private String slate(Map<String, ?> asked) {
+        return http().post("/api/slates", asked).json().get("id").asString();
+    }
+
+    private void accept(String slate) {
+        String sheet = begin(slate, "PRINT");
+        exposeAndHang(sheet);
+        http().post("/api/sheets/" + sheet + "/acceptance", Map.of("version", http().version(slate), "remark", ""));
+    }
+
+    private Answer need(Map<String, ?> need) {
+        return http().put("/api/frames/" + other + "/need", need);
+    }
+
+    private JsonNode start() {
+        return http().slate(slate(Map.of("frameId", other))).get("standing").get("base");
+    }
+
+    @Test
+    void aFrameThatPrintsLighterStartsAtSoMuchMore() {
+        JsonNode kept = need(Map.of("againstId", printed, "moreStops", 0.6)).json();
+        assertThat(kept.get("source").asString()).isEqualTo("EYE");
+        JsonNode onRoll = http().get("/api/frames/" + other).json().get("frame").get("need");
+        assertThat(onRoll).isEqualTo(kept);
+        JsonNode base = start();
+        assertThat(base.get("seconds").asDouble()).isCloseTo(12 * 1.5157, within(0.05));
+        assertThat(base.get("light").get("notation").asString()).isEqualTo("grade 2");
+        assertThat(base.get("because").asString())
+                .contains("× 1.52")
+                .contains("by eye on the proof")
+                .contains("Three patches");
+    }
+
+    @Test
+    void aFlatterFrameStartsAtAHarderGradeAsDark() {
+        need(Map.of("againstId", printed, "moreStops", 0, "contrast", 0.85));
+        JsonNode base = start();
+        assertThat(base.get("light").get("notation").asString()).isEqualTo("grade 3");
+        assertThat(base.get("because").asString()).contains("0.85 times as far").contains("as dark");
+    }
+
+    @Test
+    void theScanOfTheProofSaysIt() {
+        assertThat(http().get("/api/frames/" + other + "/need/by-scan?against=" + printed)
+                        .code())
+                .isEqualTo("no-proof-scan");
+        String proof = slate(Map.of("rollId", roll));
+        http().edit(proof, "base/light", "grade 2");
+        http().edit(proof, "base/seconds", 12);
+        accept(proof);
+        JsonNode found = http().get("/api/frames/" + other + "/need/by-scan?against=" + printed)
+                .json();
+        assertThat(found.get("headline").asString()).startsWith("It needs");
+        assertThat(found.get("need").get("source").asString()).isEqualTo("SCAN");
+        JsonNode kept = need(Map.of("againstId", printed, "byScan", true)).json();
+        assertThat(kept).isEqualTo(found.get("need"));
+        double more = kept.get("moreStops").asDouble();
+        assertThat(Math.abs(more)).isLessThan(3);
+        assertThat(start().get("because").asString()).contains("by the proof's scan");
+    }
+
+    @Test
+    void whatCannotBeIsRefusedAtItsField() {
+        assertThat(need(Map.of("moreStops", 0.5)).pointers()).containsExactly("/againstId");
+        assertThat(need(Map.of("againstId", other, "moreStops", 0.5)).pointers())
+                .containsExactly("/againstId");
+        Map<String, Object> wrong = new HashMap<>(Map.of("againstId", printed, "moreStops", 9, "contrast", 0.1));
+        wrong.put("castHue", "P");
+        assertThat(need(wrong).pointers())
+                .containsExactlyInAnyOrder("/moreStops", "/contrast", "/castHue", "/castPoints");
+        assertThat(http().get("/api/frames/" + other).json().get("frame").hasNonNull("need"))
+                .isFalse();
+    }
+
+    @Test
+    void readingsOfBothNegativesSayTheFirstTimeAndGrade() {
+        read(printed, 0.35, 1.25);
+        read(other, 0.30, 1.45);
+        try {
+            JsonNode base = start();
+            // 0.20 more density in the highlight is 0.664 stop more light.
+            assertThat(base.get("because").asString()).contains("× 1.58").contains("as read");
+            assertThat(base.get("light").get("notation").asString()).isNotEqualTo("grade 2");
+        } finally {
+            read(printed, null, null);
+            read(other, null, null);
+        }
+    }
+
+    @Test
+    void readingsAloneSayTheFirstGrade() {
+        read(other, 0.30, 1.10);
+        try {
+            JsonNode base = start();
+            assertThat(base.get("source").asString()).isEqualTo("default");
+            assertThat(base.get("because").asString())
+                    .contains("by its readings")
+                    .contains("plain default");
+        } finally {
+            read(other, null, null);
+        }
+    }
+
+    private void read(String frame, Double shadow, Double highlight) {
+        Map<String, Object> notes = new HashMap<>();
+        notes.put("shadowDensity", shadow);
+        notes.put("highlightDensity", highlight);
+        http().patch("/api/frames/" + frame, Map.of("notes", notes));
+    }
+}
