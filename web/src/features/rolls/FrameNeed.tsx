@@ -5,7 +5,7 @@ import { type NeedAsked, useNeed, useNeedByScan } from "../../shared/api/frames"
 import { useRoll } from "../../shared/api/shelf";
 import { Choice, Ways } from "../../shared/ui/Choice";
 import { QuantityField } from "../../shared/ui/QuantityField";
-import { signedStops } from "../../shared/units/format";
+import { plainStops, signedStops } from "../../shared/units/format";
 
 const CONTRASTS = [
   { value: "0.7", label: "much flatter" },
@@ -28,6 +28,9 @@ const STRENGTHS = [
   { value: "10", label: "clear" },
   { value: "20", label: "strong" },
 ];
+
+/** The limit of a need after one look. */
+const ONE_LOOK = 0.5;
 
 /** What the frame needs in a print beside another one on the proof: by eye, side by side, or from the proof's scan. */
 export function FrameNeed(props: { frame: FrameView }) {
@@ -66,7 +69,7 @@ export function FrameNeed(props: { frame: FrameView }) {
     <details className="frame-need more-known" open={need !== undefined}>
       <summary>
         {need
-          ? `Beside frame ${need.againstNumber}: ${signedStops(need.moreStops)} of light`
+          ? `Beside frame ${need.againstNumber}: ${signedStops(need.moreStops)} of light, ± ${plainStops(need.limitStops)} stop`
           : "What it needs beside another frame"}
       </summary>
       <Choice
@@ -93,6 +96,16 @@ export function FrameNeed(props: { frame: FrameView }) {
               take({ moreStops: (need?.moreStops ?? 0) + (direction * (big ? 3 : 1)) / 6 })
             }
           />
+          {need?.source === "EYE" && need.limitStops > ONE_LOOK - 0.01 && (
+            <QuantityField
+              label="At a second look, upside down"
+              shown=""
+              units={["stop", "stops"]}
+              hint="The mean of both counts, and is surer."
+              error={keep.error?.at("/secondLookStops")}
+              onCommit={(c) => byEye({ secondLookStops: c.value })}
+            />
+          )}
           <p className="field-label">Its contrast</p>
           <Ways
             label="Its contrast"

@@ -5,9 +5,11 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
 import keyslate.core.colour.RingAround.Exposed;
 import keyslate.core.quantity.Check;
+import keyslate.core.quantity.Stops;
 import keyslate.core.trial.printer.ColourByEye;
 import keyslate.core.trial.printer.ColourByScan;
 import keyslate.core.trial.printer.ColourCraftRules;
@@ -15,15 +17,18 @@ import keyslate.core.trial.printer.ColourDarkroom;
 import keyslate.core.trial.printer.LocalByStrips;
 import keyslate.core.trial.printer.MonoByStrips;
 import keyslate.core.trial.printer.MonoCraftRules;
+import keyslate.core.trial.printer.ProofStart;
+import keyslate.core.trial.printer.ProofTable;
 import keyslate.core.trial.world.PrintError;
 import keyslate.core.trial.world.SimulatedColour;
 import keyslate.core.trial.world.SimulatedMono;
+import keyslate.core.trial.world.SimulatedProof;
 
 /**
  * The simulated printer that measures the advice: each method on the same negatives and papers, followed to the letter
  * until it says done.
  *
- * <p>Goal: monochrome within 1/12 stop and a quarter grade after 2 test pieces, colour within 1/12 stop and ΔE00 2
+ * <p>A start from a proof: within 1/3 stop of what the frame's highlight needs. Goal of the others: monochrome within 1/12 stop and a quarter grade after 2 test pieces, colour within 1/12 stop and ΔE00 2
  * after 3, in 90 of 100 runs.
  */
 public final class Trial {
@@ -34,6 +39,10 @@ public final class Trial {
     private static final int LOCAL_PIECES = 4;
 
     private static final int COLOUR_PIECES = 3;
+    /** The proof itself: a start, which a strip follows. */
+    private static final int PROOF_PIECES = 1;
+
+    private static final double GOOD_START_STOPS = 1.0 / 3;
 
     /** Who gives the advice that a method follows. */
     public enum Advice {
@@ -50,7 +59,11 @@ public final class Trial {
         List<PrintError> follow(long seed);
     }
 
-    private record Method(String name, Advice advice, int goalPieces, Run run) {}
+    private record Method(String name, Advice advice, int goalPieces, Predicate<PrintError> goal, Run run) {
+        Method(String name, Advice advice, int goalPieces, Run run) {
+            this(name, advice, goalPieces, PrintError::isWithinGoal, run);
+        }
+    }
 
     /** One method's figures; {@code name} as in {@code ./slate trial --json}. */
     public record Result(String name, Advice advice, int runs, Figures figures) {}
@@ -109,6 +122,18 @@ public final class Trial {
                 new Method(
                         "colour-scan", Advice.CORE_ONLY, COLOUR_PIECES, s -> colour(s, steady, ColourByScan::follow)),
                 new Method("local", Advice.CORE_ONLY, LOCAL_PIECES, s -> local(new SimulatedMono(s))),
+                new Method(
+                        "proof-start",
+                        Advice.STATION,
+                        PROOF_PIECES,
+                        Trial::isGoodStart,
+                        s -> proof(s, ProofStart::byEye)),
+                new Method(
+                        "proof-start-scan",
+                        Advice.STATION,
+                        PROOF_PIECES,
+                        Trial::isGoodStart,
+                        s -> proof(s, ProofStart::byScan)),
                 new Method("mono-craft-rules", Advice.CRAFT_RULES, MONO_PIECES, s -> craft(new SimulatedMono(s))),
                 new Method(
                         "colour-craft-rules",
@@ -138,6 +163,15 @@ public final class Trial {
         return errors(method.apply(world), world::errorOf);
     }
 
+    private static List<PrintError> proof(long seed, Function<ProofTable, Stops> method) {
+        SimulatedProof world = new SimulatedProof(seed);
+        return List.of(world.errorOf(method.apply(world)));
+    }
+
+    private static boolean isGoodStart(PrintError error) {
+        return error.stops() <= GOOD_START_STOPS;
+    }
+
     private static <R> List<PrintError> errors(List<R> stood, Function<R, PrintError> error) {
         return stood.stream().map(error).toList();
     }
@@ -150,8 +184,7 @@ public final class Trial {
             List<PrintError> errors = method.run().follow(seed + i);
             pieces[i] = errors.size();
             last.add(errors.get(errors.size() - 1));
-            within +=
-                    errors.get(Math.min(errors.size(), method.goalPieces()) - 1).isWithinGoal() ? 1 : 0;
+            within += method.goal().test(errors.get(Math.min(errors.size(), method.goalPieces()) - 1)) ? 1 : 0;
         }
         Arrays.sort(pieces);
         return new Figures(

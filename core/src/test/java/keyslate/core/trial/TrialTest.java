@@ -32,6 +32,8 @@ class TrialTest {
                         "colour-ring-around",
                         "colour-scan",
                         "local",
+                        "proof-start",
+                        "proof-start-scan",
                         "mono-craft-rules",
                         "colour-craft-rules");
         Function<String, Advice> advice = name -> TRIAL.stream()

@@ -115,7 +115,7 @@ final class Intake implements Part {
                 calls.send("DELETE", "/api/slates/" + id, "");
                 calls.send(
                         "DELETE",
-                        "/api/rolls/" + taken.get("frame").get("rollId").asString(),
+                        "/api/rolls/" + taken.get("subject").get("rollId").asString(),
                         "");
             }
         }

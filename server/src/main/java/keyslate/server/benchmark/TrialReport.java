@@ -65,7 +65,7 @@ public final class TrialReport {
                 .append(". Errors are those of the final print: median / 90th percentile.\n")
                 .append(
                         "Within the goal: 1/12 stop and a quarter grade after 2 pieces (an area: after 2 of its own), or 1/12 stop and")
-                .append(" ΔE00 2 after 3.\n");
+                .append(" ΔE00 2 after 3; a start from a proof: 1/3 stop.\n");
         if (asked.steadyPercent() > 0) {
             text.append(asked.steadyPercent())
                     .append(" % of the variance of cast judgements is one error all through a run.\n");

@@ -5,7 +5,6 @@ import java.util.Optional;
 import keyslate.core.colour.Hue;
 import keyslate.core.film.FrameNeed;
 import keyslate.core.quantity.Check;
-import keyslate.core.quantity.Stops;
 import keyslate.server.Clocks;
 import keyslate.server.Show;
 import keyslate.server.need.NeedViews.NeedAsked;
@@ -57,7 +56,7 @@ class NeedService {
         return new NeedByScan(
                 RollService.view(need, against),
                 more + " " + contrast,
-                "From the proof's scan, by the tones between net 0.10 and 1.40 that both have (FLM-06); ± "
+                "From the proof's scan, by the tones between net 0.04 and 1.40 (FLM-06); ± "
                         + Show.stopsApart(found.limit()) + ".");
     }
 
@@ -99,15 +98,7 @@ class NeedService {
     }
 
     private static FrameNeed byEye(FieldErrors errors, NeedAsked asked) {
-        double more = errors.check(
-                "/moreStops",
-                0.0,
-                () -> Check.within(
-                        "need",
-                        asked.moreStops() == null ? 0 : asked.moreStops(),
-                        -FrameNeed.MOST_STOPS,
-                        FrameNeed.MOST_STOPS,
-                        "stops"));
+        double first = look(errors, "/moreStops", asked.moreStops());
         double contrast = errors.check(
                 "/contrast",
                 1.0,
@@ -117,7 +108,17 @@ class NeedService {
                         FrameNeed.LEAST_CONTRAST,
                         FrameNeed.MOST_CONTRAST,
                         ""));
-        return new FrameNeed(Stops.of(more), FrameNeed.BY_EYE, contrast);
+        return asked.secondLookStops() == null
+                ? FrameNeed.byEye(contrast, first)
+                : FrameNeed.byEye(contrast, first, look(errors, "/secondLookStops", asked.secondLookStops()));
+    }
+
+    private static double look(FieldErrors errors, String pointer, @Nullable Double stops) {
+        return errors.check(
+                pointer,
+                0.0,
+                () -> Check.within(
+                        "need", stops == null ? 0 : stops, -FrameNeed.MOST_STOPS, FrameNeed.MOST_STOPS, "stops"));
     }
 
     private static @Nullable Hue cast(FieldErrors errors, @Nullable String letter) {

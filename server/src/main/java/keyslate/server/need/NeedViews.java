@@ -13,6 +13,7 @@ public final class NeedViews {
      * @param againstId the frame it is compared with
      * @param byScan whether the scan says it; then nothing else but a cast is given
      * @param moreStops more light, by eye
+     * @param secondLookStops the same at a second look, where there was one: the mean of both counts
      * @param castHue R, Y, G, C, B or M of the cast it has beside the other, left out where it has none; for colour film
      * @param castPoints of that cast, of a viewing filter
      * @param contrast how far its tones spread over how far the other's do, 1 when left out; by eye
@@ -21,6 +22,7 @@ public final class NeedViews {
             @Nullable String againstId,
             @Nullable Boolean byScan,
             @Nullable Double moreStops,
+            @Nullable Double secondLookStops,
             @Nullable String castHue,
             @Nullable Double castPoints,
             @Nullable Double contrast) {}

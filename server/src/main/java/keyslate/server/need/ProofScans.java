@@ -62,7 +62,7 @@ class ProofScans {
     /**
      * FLM-06.
      *
-     * @throws ConflictException when no scan of a proof shows both, or when they have no tones in common
+     * @throws ConflictException when no scan of a proof shows both, or when one has too few tones to tell
      */
     FrameNeed need(Frame frame, Frame against) {
         if (!frame.rollId().equals(against.rollId())) {
@@ -83,10 +83,9 @@ class ProofScans {
                         net(look, proof, frame, black, medium),
                         net(look, proof, against, black, medium),
                         net -> medium.logLightFor(Math.max(least, Math.min(most, net)), light))
-                .orElseThrow(
-                        () -> new ConflictException(
-                                "no-tones-in-common",
-                                "On the proof the two have too few tones in common to tell: one is nearly all bare or all black."));
+                .orElseThrow(() -> new ConflictException(
+                        "too-few-tones",
+                        "On the proof one of the two is nearly all bare or all black: too few tones to tell."));
     }
 
     /** The scan of the accepted proof, else of the last one that has a scan. */

@@ -93,6 +93,20 @@ class NeedHttpTest extends ApplicationTest {
     }
 
     @Test
+    void theMeanOfTwoLooksCountsAndIsSurer() {
+        double one = need(Map.of("againstId", printed, "moreStops", 0.5))
+                .json()
+                .get("limitStops")
+                .asDouble();
+        JsonNode two = need(Map.of("againstId", printed, "moreStops", 0.5, "secondLookStops", 0.25))
+                .json();
+        assertThat(two.get("moreStops").asDouble()).isCloseTo(0.375, within(1e-9));
+        assertThat(two.get("limitStops").asDouble()).isLessThan(one);
+        assertThat(need(Map.of("againstId", printed, "secondLookStops", 9)).pointers())
+                .containsExactly("/secondLookStops");
+    }
+
+    @Test
     void aFlatterFrameStartsAtAHarderGradeAsDark() {
         need(Map.of("againstId", printed, "moreStops", 0, "contrast", 0.85));
         JsonNode base = start();
