@@ -30,10 +30,10 @@ export function KeepPage() {
           pictures. It can be taken in on another bench without loss.
         </p>
         <Waste slate={slate} />
-        {slate.subject.frame?.toBeAsked && (
+        {slate.subject.toBeAsked && (
           <p className="note" role="note">
-            A person on this frame has not agreed to be shown. Ask before this file or a print with its label
-            is given away; what was answered is kept at the frame, in Rolls.
+            A person on it has not agreed to be shown. Ask before this file or a print with its label is given
+            away; what was answered is kept at the frame, in Rolls.
           </p>
         )}
         <KeepVerdict slate={slate} accepted={print?.label} />
@@ -83,11 +83,14 @@ function Waste(props: { slate: SlateView }) {
 
 function KeepVerdict(props: { slate: SlateView; accepted: string | undefined }) {
   const { slate, accepted } = props;
+  const navigate = useNavigate();
   // The browser's own dialogs obey no room.
   const white = useRoom() === "white";
   return (
     <Verdict
-      headline={accepted ? `${accepted} is the print.` : slate.next.headline}
+      headline={
+        accepted ? `${accepted} is the ${slate.subject.proof ? "standard" : "print"}.` : slate.next.headline
+      }
       why={
         accepted
           ? `Save the slate as a file, or print the page for the box${white ? "" : ": both in white light"}.`
@@ -108,6 +111,11 @@ function KeepVerdict(props: { slate: SlateView; accepted: string | undefined }) 
           <Button className="on-dark-quiet" disabled={!white} onClick={() => window.print()}>
             Print this page
           </Button>
+          {slate.subject.proof && (
+            <Button className="on-dark-quiet" onClick={() => void navigate("/rolls")}>
+              To its frames
+            </Button>
+          )}
         </>
       ) : (
         <>

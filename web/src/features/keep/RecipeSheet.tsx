@@ -29,9 +29,7 @@ export function RecipeSheet(props: { slate: SlateView; print: SheetView }) {
           `${number(Math.round(setup.imageWidthMm))} × ${number(Math.round(setup.imageHeightMm))} mm on ${sheetSize(setup.sheetWidthMm, setup.sheetHeightMm)}`,
         ],
         ["Paper", `${setup.paperName}, ${setup.paperBatch}`],
-        ...(slate.subject.frame?.toBeAsked
-          ? [["Persons", "not agreed to be shown"] as [string, string]]
-          : []),
+        ...(slate.subject.toBeAsked ? [["Persons", "not agreed to be shown"] as [string, string]] : []),
       ]
     : [];
   return (

@@ -16,6 +16,7 @@ import { FoundFrames } from "./FoundFrames";
 import { FramePanel } from "./FramePanel";
 import { RollFacts } from "./RollFacts";
 import { RollProofs } from "./RollProofs";
+import { SleeveCutter } from "./SleeveCutter";
 import { Wordmark } from "../../app/Wordmark";
 
 /** All rolls as proof sheets; a frame that is picked becomes a slate. */
@@ -118,6 +119,7 @@ function RollSheet(props: {
   return (
     <ProofSheet roll={roll} chosen={props.chosen} onChoose={props.onChoose}>
       <RollProofs roll={roll} />
+      <SleeveCutter roll={roll} />
       <RollFacts roll={roll} />
       <Shelf
         thing={{ kind: "roll", id: roll.id }}

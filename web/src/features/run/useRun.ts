@@ -36,13 +36,19 @@ function useRunChange<A>(
   change: (argument: A) => Promise<RunView>,
 ): UseMutationResult<RunView, Problem, A> {
   const client = useQueryClient();
+  // What was asked before a change may be answered after it, and would then show a lamp dark that is lit.
+  const forgetOlder = () => void client.cancelQueries({ queryKey: ["run", sheetId] });
   return useMutation<RunView, Problem, A>({
     mutationKey: ["run", sheetId],
     mutationFn: (argument) =>
       change(argument).catch((error: unknown) => {
         throw toProblem(error);
       }),
-    onSuccess: (run) => client.setQueryData(["run", sheetId], run),
+    onMutate: forgetOlder,
+    onSuccess: (run) => {
+      forgetOlder();
+      client.setQueryData(["run", sheetId], run);
+    },
     onError: () => void client.invalidateQueries({ queryKey: ["run", sheetId] }),
   });
 }

@@ -1,4 +1,4 @@
-import { type Problem, toProblem } from "./client";
+import { type Problem, type Schemas, toProblem } from "./client";
 import type { FrameDetail } from "./frames";
 
 /** What a scan shows; "guess" leaves it to the server, which says what it took it for. */
@@ -45,6 +45,13 @@ export function addFrame(rollId: string, frame: AddedFrame, signal?: AbortSignal
     shown(form, frame.shows);
   }
   return send(`/api/rolls/${rollId}/frames`, form, signal);
+}
+
+/** Hands in the scan of a roll's whole sheet. */
+export function handSleeve(rollId: string, file: File): Promise<Schemas["SleeveView"]> {
+  const form = new FormData();
+  form.set("file", file);
+  return send(`/api/rolls/${rollId}/sleeve`, form);
 }
 
 /** Gives a frame another picture. */

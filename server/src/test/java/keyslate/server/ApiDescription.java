@@ -28,6 +28,7 @@ import keyslate.server.sheet.Differences;
 import keyslate.server.sheet.SheetViews;
 import keyslate.server.shelf.ShelfViews;
 import keyslate.server.slate.SlateViews;
+import keyslate.server.sleeve.SleeveViews;
 import keyslate.server.test.TestViews;
 import keyslate.server.tone.ToneViews;
 import keyslate.server.web.Quantities;
@@ -66,6 +67,7 @@ class ApiDescription {
             SheetViews.class,
             ShelfViews.class,
             SlateViews.class,
+            SleeveViews.class,
             StartingTime.class,
             StoredMark.class,
             StoredShape.class,

@@ -99,6 +99,11 @@ public final class Corners {
         return new Place((a * u + b * v + first.x) / w, (d * u + e * v + first.y) / w);
     }
 
+    /** The same sheet a quarter turn on: what was its lower left is its upper left. */
+    public Corners turned() {
+        return new Corners(List.of(places.get(3), places.get(0), places.get(1), places.get(2)));
+    }
+
     /** The four, clockwise from the sheet's upper left. */
     public List<Place> places() {
         return places;

@@ -137,6 +137,8 @@ final class Requests implements Part {
             }
             if (random.nextInt(20) == 0) {
                 method = wild.method();
+                // What is attacked must stay: practice data may always be deleted.
+                path = "DELETE".equals(method) ? filled(operation.path(), "none") : path;
             }
             Map<String, Long> before = FileCounts.of(file);
             Answer answer = calls.send(method, path, bytes, type);
@@ -217,7 +219,10 @@ final class Requests implements Part {
         }
 
         private String path(String path, JsonNode slate) {
-            String id = random.nextInt(12) == 0 ? "none" : id(path, slate);
+            return filled(path, random.nextInt(12) == 0 ? "none" : id(path, slate));
+        }
+
+        private String filled(String path, String id) {
             return path.replace("{id}", id)
                     .replace("{name}", "key-slate-backup-none.db")
                     .replace("{version}", Integer.toString(1 + random.nextInt(3)));

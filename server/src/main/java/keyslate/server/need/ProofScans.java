@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import keyslate.core.darkroom.Look;
+import keyslate.core.film.FilmSheet;
 import keyslate.core.film.FrameNeed;
 import keyslate.core.film.ProofLayout;
 import keyslate.core.light.Light;
@@ -16,6 +17,7 @@ import keyslate.server.rig.Rigs;
 import keyslate.server.subject.Subject;
 import keyslate.server.web.ConflictException;
 import keyslate.store.Database;
+import keyslate.store.json.Stood;
 import keyslate.store.negative.Frame;
 import keyslate.store.negative.PictureRepository;
 import keyslate.store.slate.ExposedSheet;
@@ -23,6 +25,7 @@ import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.SheetRepository;
 import keyslate.store.slate.Slate;
 import keyslate.store.slate.SlateRepository;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Reads two frames from the scan of the proof they lie on. */
@@ -57,7 +60,8 @@ class ProofScans {
         this.rigs = rigs;
     }
 
-    private record Proof(Rig rig, Subject.Proof subject, Part view, PictureRepository.Working scan) {}
+    private record Proof(
+            Rig rig, ProofLayout layout, List<String> frameIds, Part view, PictureRepository.Working scan) {}
 
     /**
      * FLM-06.
@@ -109,11 +113,27 @@ class ProofScans {
         Rig today = rigs.of(recipes.get(sheet.sheet().recipeId()));
         Rig rig = rigs.of(sheet.sheet(), today.recipe(), today);
         String pictureId = sheet.scan().orElseThrow().pictureId();
+        Subject.Proof subject = (Subject.Proof) rig.subject();
+        Stood.StoodFilm film = stoodFilm(sheet.sheet().stood(), subject);
         return new Proof(
                 rig,
-                (Subject.Proof) rig.subject(),
+                subject.layout(new FilmSheet(film.strips())),
+                film.frameIds(),
                 sheet.piece().view(),
                 pictures.working(pictureId).orElseThrow());
+    }
+
+    /** The film as it lay under the glass, whatever became of it since. */
+    private static Stood.StoodFilm stoodFilm(@Nullable Stood stood, Subject.Proof today) {
+        boolean known = stood != null
+                && stood.film() != null
+                && stood.film().strips().stream().mapToInt(Integer::intValue).sum()
+                        == stood.film().frameIds().size();
+        return known
+                ? stood.film()
+                : new Stood.StoodFilm(
+                        today.frames().stream().map(Frame::id).toList(),
+                        today.cut().strips());
     }
 
     /** Density of the film edge in the scan: where the proof is darkest. */
@@ -149,8 +169,12 @@ class ProofScans {
     }
 
     private static ProofLayout.Place place(Proof proof, Frame frame) {
-        List<String> ids = proof.subject().frames().stream().map(Frame::id).toList();
-        return proof.subject().layout().frames().get(ids.indexOf(frame.id()));
+        int at = proof.frameIds().indexOf(frame.id());
+        if (at < 0) {
+            throw new ConflictException(
+                    "off-the-proof", "Frame " + frame.number() + " was added after this proof was made.");
+        }
+        return proof.layout().frames().get(at);
     }
 
     private static int pixel(double share, int side) {

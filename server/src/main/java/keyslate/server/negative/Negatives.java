@@ -106,8 +106,7 @@ public class Negatives {
             return Optional.empty();
         }
         if (subject instanceof Subject.Proof proof) {
-            String shown = proof.layout() + " " + proof.pictureIds();
-            String id = DigestUtils.md5DigestAsHex(shown.getBytes(StandardCharsets.UTF_8));
+            String id = DigestUtils.md5DigestAsHex(proof.shown().getBytes(StandardCharsets.UTF_8));
             return Optional.of(new Scene(id, () -> proofs.get(id, key -> laidOut(proof))));
         }
         String id = subject.pictureIds().get(0);

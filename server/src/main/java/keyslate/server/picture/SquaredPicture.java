@@ -10,7 +10,11 @@ import keyslate.core.reading.Corners;
 import keyslate.core.reading.Corners.Place;
 
 /** The paper in a picture of it, cropped by its corners and squared. */
-final class SquaredPicture {
+public final class SquaredPicture {
+    /** The encoding of sRGB (IEC 61966-2-1), for more than the 8 bit of {@code ToneEncoding}. */
+    private static final double LINEAR_BELOW = 0.0031308;
+
+    private static final double LINEAR_SLOPE = 12.92;
     /** Each pixel is the mean of so many places a side in it, so that fine grain does not turn into noise. */
     private static final int SAMPLES = 2;
     /** One pixel more all round, so that a corner on the edge has neighbours. */
@@ -45,6 +49,19 @@ final class SquaredPicture {
                 return new Place((raw.x() * width - part.x) / every - 0.5, (raw.y() * height - part.y) / every - 0.5);
             };
             return squared(light, finder, aspect);
+        });
+    }
+
+    /**
+     * The same as a file of its own, 16 bit in sRGB.
+     *
+     * @throws keyslate.server.web.RefusedException when the file is damaged
+     */
+    public static byte[] cutOut(Path file, Corners corners, double aspect) {
+        return DeepPng.of(of(file, corners, aspect), light -> {
+            double c = Math.max(0, Math.min(1, light));
+            double coded = c <= LINEAR_BELOW ? LINEAR_SLOPE * c : 1.055 * Math.pow(c, 1 / 2.4) - 0.055;
+            return (int) Math.round(DeepPng.LARGEST_CODE * coded);
         });
     }
 

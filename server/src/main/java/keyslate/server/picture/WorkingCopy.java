@@ -1,13 +1,6 @@
 package keyslate.server.picture;
 
-import java.awt.image.BufferedImage;
-import java.awt.image.WritableRaster;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Path;
-import javax.imageio.ImageIO;
-import javax.imageio.stream.MemoryCacheImageOutputStream;
 import keyslate.core.darkroom.ColourRaster;
 import keyslate.core.darkroom.NegativeScan;
 import keyslate.core.reading.Corners;
@@ -22,7 +15,6 @@ import org.jspecify.annotations.Nullable;
  */
 public record WorkingCopy(String mediaType, byte[] bytes, String encoding, boolean isNegative) {
     private static final double WHITE_CODE_16 = 16384;
-    private static final int LARGEST_CODE_16 = 65535;
 
     /** Of a picture as it is, in sRGB. */
     static WorkingCopy ofPositive(ColourRaster light) {
@@ -59,30 +51,8 @@ public record WorkingCopy(String mediaType, byte[] bytes, String encoding, boole
 
     /** A scene has more tones than 8 bit hold. */
     private static WorkingCopy ofScene(ColourRaster scene) {
-        boolean grey = scene.red() == scene.green();
-        float[][] planes = grey
-                ? new float[][] {scene.red().samples()}
-                : new float[][] {
-                    scene.red().samples(), scene.green().samples(), scene.blue().samples()
-                };
-        BufferedImage image = PictureFiles.deep(scene.width(), scene.height(), planes.length);
-        WritableRaster raster = image.getRaster();
-        int[] row = new int[planes.length * scene.width()];
-        for (int y = 0; y < scene.height(); y++) {
-            for (int x = 0; x < scene.width(); x++) {
-                for (int p = 0; p < planes.length; p++) {
-                    double code = planes[p][y * scene.width() + x] * WHITE_CODE_16;
-                    row[x * planes.length + p] = (int) Math.round(Math.max(0, Math.min(LARGEST_CODE_16, code)));
-                }
-            }
-            raster.setPixels(0, y, scene.width(), 1, row);
-        }
-        ByteArrayOutputStream out = new ByteArrayOutputStream(1 << 20);
-        try (MemoryCacheImageOutputStream stream = new MemoryCacheImageOutputStream(out)) {
-            ImageIO.write(image, "png", stream);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return new WorkingCopy("image/png", out.toByteArray(), Picture.LINEAR_16, true);
+        byte[] png = DeepPng.of(scene, light ->
+                (int) Math.round(Math.max(0, Math.min(DeepPng.LARGEST_CODE, light * WHITE_CODE_16))));
+        return new WorkingCopy("image/png", png, Picture.LINEAR_16, true);
     }
 }

@@ -65,7 +65,7 @@ public class Previews {
         Recipe recipe = rig.recipe();
         String shown = String.join(
                 "|",
-                rig.subject().pictureIds().toString(),
+                rig.subject().shown(),
                 recipe.base().exposure().toString(),
                 recipe.local().toString(),
                 rig.crop().toString(),

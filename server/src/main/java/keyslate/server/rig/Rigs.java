@@ -8,6 +8,7 @@ import keyslate.server.web.NotFoundException;
 import keyslate.store.bench.Paper;
 import keyslate.store.bench.StoresRepository;
 import keyslate.store.json.Stood;
+import keyslate.store.negative.Frame;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.Sheet;
 import keyslate.store.slate.SlateRepository;
@@ -84,6 +85,11 @@ public class Rigs {
                         .filter(b -> b.process().equals(rig.medium().id()))
                         .map(b -> new Stood.StoodBath(b.name(), b.capacityM2(), b.usedM2()))
                         .toList(),
-                rig.medium().room());
+                rig.medium().room(),
+                rig.subject() instanceof Subject.Proof proof
+                        ? new Stood.StoodFilm(
+                                proof.frames().stream().map(Frame::id).toList(),
+                                proof.cut().strips())
+                        : null);
     }
 }

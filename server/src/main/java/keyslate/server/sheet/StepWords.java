@@ -140,13 +140,14 @@ public final class StepWords {
     private List<String> said(ExposureStep step) {
         Spoken spoken = new Spoken();
         if (step.cues().contains(Cue.LAY_STACK)) {
-            spoken.say(around.redFilter() ? "red-in-lay-stack" : "lay-stack");
-            if (around.redFilter()) {
-                spoken.say(around.burns() ? "red-out-starts" : "red-out");
-            }
+            sayStack(spoken);
         }
         if (step.cues().contains(Cue.SET_IN_LIGHT)) {
-            spoken.say(around.contact() ? "lay-stack" : "paper-back");
+            if (around.contact()) {
+                sayPapersAndGlass(spoken);
+            } else {
+                spoken.say("paper-back");
+            }
         } else {
             settings(spoken, step);
         }
@@ -163,6 +164,19 @@ public final class StepWords {
             spoken.say(step.cues().contains(Cue.HANDS_OUT) ? "base-hands-out" : "base-nothing-held");
         }
         return spoken.presses(step.presses()).clips();
+    }
+
+    private void sayStack(Spoken spoken) {
+        if (!around.redFilter()) {
+            sayPapersAndGlass(spoken);
+            return;
+        }
+        sayPapersAndGlass(spoken.say("red-in"));
+        spoken.say(around.burns() ? "red-starts" : "red-out");
+    }
+
+    private static void sayPapersAndGlass(Spoken spoken) {
+        spoken.say("paper-up").say("film-down").say("glass-on");
     }
 
     private static void settings(Spoken spoken, ExposureStep step) {

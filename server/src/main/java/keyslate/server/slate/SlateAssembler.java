@@ -12,6 +12,7 @@ import keyslate.server.medium.Media;
 import keyslate.server.medium.MediumPart;
 import keyslate.server.negative.Negatives;
 import keyslate.server.negative.RollService;
+import keyslate.server.negative.RollViews.FrameView;
 import keyslate.server.preview.Previews;
 import keyslate.server.recipe.StartingTime;
 import keyslate.server.rig.Rig;
@@ -34,6 +35,7 @@ import keyslate.server.subject.Subjects;
 import keyslate.server.test.StripKind;
 import keyslate.server.test.TestViews.TestView;
 import keyslate.server.tone.Tones;
+import keyslate.store.negative.Frame;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.Sheet;
@@ -119,11 +121,20 @@ public class SlateAssembler {
         List<OnCord> cord = sheets.cord(slate.id(), rig);
         return new SlateView(
                 slate.id(),
-                SubjectView.of(subject, subject instanceof Subject.Single s ? frames.view(s.frame()) : null),
+                subjectView(subject),
                 standing(slate, rig, cord),
                 cord.stream().map(OnCord::view).toList(),
                 slate.putAwayAt(),
                 !slates.isExposed(slate.id()));
+    }
+
+    private SubjectView subjectView(Subject subject) {
+        if (subject instanceof Subject.Single single) {
+            FrameView frame = frames.view(single.frame());
+            return SubjectView.of(subject, frame.toBeAsked(), frame);
+        }
+        List<Frame> all = ((Subject.Proof) subject).frames();
+        return SubjectView.of(subject, frames.views(all).stream().anyMatch(FrameView::toBeAsked), null);
     }
 
     /** What an edit can change; inside {@link #with} and a snapshot or transaction. */

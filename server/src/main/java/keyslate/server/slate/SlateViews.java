@@ -44,6 +44,7 @@ public final class SlateViews {
      * @param name where the roll is known: "frame 15" or "proof"
      * @param widthMm of the negative as its picture stands; heightMm alike
      * @param positivePath where its positive is asked for, without a size; left out when nothing of it was scanned
+     * @param toBeAsked whether someone is in it who has not agreed to be shown
      */
     public record SubjectView(
             String rollId,
@@ -54,8 +55,9 @@ public final class SlateViews {
             double widthMm,
             double heightMm,
             @Nullable String positivePath,
+            boolean toBeAsked,
             @Nullable FrameView frame) {
-        static SubjectView of(Subject subject, @Nullable FrameView frame) {
+        static SubjectView of(Subject subject, boolean toBeAsked, @Nullable FrameView frame) {
             return new SubjectView(
                     subject.roll().id(),
                     subject.roll().title(),
@@ -65,6 +67,7 @@ public final class SlateViews {
                     subject.width().inMm(),
                     subject.height().inMm(),
                     PositivePath.of(subject),
+                    toBeAsked,
                     frame);
         }
     }

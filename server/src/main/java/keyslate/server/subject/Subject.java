@@ -26,6 +26,11 @@ public sealed interface Subject {
     /** The pictures it is drawn from, in order; a null where one was never scanned. */
     List<String> pictureIds();
 
+    /** Names what is seen of it: the same text, the same picture. */
+    default String shown() {
+        return pictureIds().toString();
+    }
+
     /** Whether anything of it was scanned. */
     default boolean hasPicture() {
         return pictureIds().stream().anyMatch(id -> id != null);
@@ -72,12 +77,19 @@ public sealed interface Subject {
             frames = List.copyOf(frames);
         }
 
-        /** How its strips lie under the glass; a film without frames is as large as one. */
+        /** How it is cut today; a film without frames is as long as one. */
+        public FilmSheet cut() {
+            return FilmSheet.cut(Math.max(1, frames.size()), roll.stripFrames(), roll.oddFirst());
+        }
+
+        /** How its strips lie under the glass. */
         public ProofLayout layout() {
-            return ProofLayout.of(
-                    FilmSheet.cut(Math.max(1, frames.size()), roll.stripFrames(), roll.oddFirst()),
-                    Length.ofMm(roll.longMm()),
-                    Length.ofMm(roll.shortMm()));
+            return layout(cut());
+        }
+
+        /** How strips of its film lie under the glass when it is cut like that. */
+        public ProofLayout layout(FilmSheet cut) {
+            return ProofLayout.of(cut, Length.ofMm(roll.longMm()), Length.ofMm(roll.shortMm()));
         }
 
         @Override
@@ -99,6 +111,11 @@ public sealed interface Subject {
         public String title() {
             String title = "Proof of " + roll.title();
             return title.length() <= LONGEST_TITLE ? title : title.substring(0, LONGEST_TITLE - 1) + "…";
+        }
+
+        @Override
+        public String shown() {
+            return layout() + " " + pictureIds();
         }
 
         @Override

@@ -105,11 +105,16 @@ class FileChecks {
         Stream<String> tones = recipe.tones() == null
                 ? Stream.empty()
                 : recipe.tones().stream().map(StoredTone::name);
-        Stream.concat(Stream.of(recipe.title(), recipe.intent()), tones).forEach(text -> {
-            if (text.codePoints().anyMatch(Texts::isHidden)) {
-                throw FileReader.damaged("it holds characters that cannot be seen");
-            }
-        });
+        Stream<String> reading = recipe.contact() == null
+                ? Stream.empty()
+                : Stream.ofNullable(recipe.contact().columnReading());
+        Stream.of(Stream.of(recipe.title(), recipe.intent()), tones, reading)
+                .flatMap(t -> t)
+                .forEach(text -> {
+                    if (text.codePoints().anyMatch(Texts::isHidden)) {
+                        throw FileReader.damaged("it holds characters that cannot be seen");
+                    }
+                });
     }
 
     private static Set<String> unique(List<String> ids) {

@@ -17,6 +17,7 @@ import keyslate.server.transfer.SlateFile.FileContact;
 import keyslate.server.transfer.SlateFile.FileDecision;
 import keyslate.server.transfer.SlateFile.FileEnlarger;
 import keyslate.server.transfer.SlateFile.FileEvent;
+import keyslate.server.transfer.SlateFile.FileFilm;
 import keyslate.server.transfer.SlateFile.FileLamp;
 import keyslate.server.transfer.SlateFile.FileLens;
 import keyslate.server.transfer.SlateFile.FilePaper;
@@ -302,7 +303,10 @@ final class FileMapping {
                 s.baths().stream()
                         .map(b -> new FileBath(b.name(), b.capacityM2(), b.usedM2()))
                         .toList(),
-                s.room());
+                s.room(),
+                s.film() == null
+                        ? null
+                        : new FileFilm(s.film().frameIds(), s.film().strips()));
     }
 
     private static FileStep toFile(ExposureStep s) {
@@ -369,7 +373,10 @@ final class FileMapping {
                 s.baths().stream()
                         .map(b -> new Stood.StoodBath(b.name(), b.capacityM2(), b.usedM2()))
                         .toList(),
-                s.room());
+                s.room(),
+                s.film() == null
+                        ? null
+                        : new Stood.StoodFilm(s.film().frameIds(), s.film().strips()));
     }
 
     private static ExposureStep toStore(FileStep s) {

@@ -212,7 +212,11 @@ public record SlateFile(
             double frameWidthMm,
             double frameHeightMm,
             List<FileBath> baths,
-            String room) {}
+            String room,
+            @Nullable FileFilm film) {}
+
+    /** Which frames lay under the glass of a proof, in order, and how many each strip had. */
+    public record FileFilm(List<String> frameIds, List<Integer> strips) {}
 
     public record FileBath(String name, double capacityM2, double usedM2) {}
 

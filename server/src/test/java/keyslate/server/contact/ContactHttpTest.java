@@ -172,7 +172,7 @@ class ContactHttpTest extends ApplicationTest {
         assertThat(script.get(0).get("before").asString())
                 .startsWith("Red filter in. Paper emulsion up, film emulsion down on it, glass on top")
                 .endsWith("red filter out");
-        assertThat(script.get(0).get("said").get(0).asString()).isEqualTo("red-in-lay-stack");
+        assertThat(script.get(0).get("said").get(0).asString()).isEqualTo("red-in");
         JsonNode bare = patch(proof, Map.of("setup", Map.of("projection", "LAMP")))
                 .json()
                 .get("local")

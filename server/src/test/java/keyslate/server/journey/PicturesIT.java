@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.MethodOrderer.MethodName;
@@ -70,6 +71,19 @@ class PicturesIT extends JourneyTest {
         page().waitForURL("**/runs/**");
         assertThat(printer().runWords()).containsText("exposure 1 of");
         take("run");
+    }
+
+    @Test
+    void dAProof() {
+        page().navigate("/rolls");
+        page().getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Roll 14, last firing"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Proof in contact"))
+                .click();
+        page().waitForURL("**/setup");
+        printer().enters("Lens above paper", "58");
+        printer().enters("Column shows", "34.5");
+        assertThat(page().getByText("58.0 cm, column 34.5")).isVisible();
+        take("proof");
     }
 
     private void take(String name) {

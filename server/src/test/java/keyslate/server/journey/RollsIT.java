@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.util.regex.Pattern;
+import keyslate.server.picture.SleeveFile;
 import keyslate.server.picture.TiffFile;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -133,6 +134,31 @@ class RollsIT extends JourneyTest {
     }
 
     @Test
+    void aScannedProofSheetIsCutIntoItsFrames() {
+        entersARoll("Roll 45", "5");
+        roll("Roll 45").getByText("About this roll").click();
+        roll("Roll 45").getByLabel("Frames in a strip").fill("3");
+        roll("Roll 45").getByText("Keep it").click();
+        assertThat(roll("Roll 45").getByRole(AriaRole.LIST)).hasCount(2);
+        roll("Roll 45")
+                .getByLabel("Cut a scan of the sheet")
+                .setInputFiles(new FilePayload("sheet.png", "image/png", SleeveFile.png(5)));
+        Locator sheet = page().getByRole(AriaRole.DIALOG);
+        assertThat(sheet.locator(".grid-frame")).hasCount(5);
+        Locator corner =
+                sheet.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Corner 1")));
+        corner.focus();
+        page().keyboard().press("Shift+ArrowRight");
+        page().keyboard().press("Shift+ArrowDown");
+        sheet.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Cut 5 frames"))
+                .click();
+        assertThat(sheet.getByRole(AriaRole.STATUS)).containsText("5 of 5 cut");
+        sheet.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Done"))
+                .click();
+        assertThat(roll("Roll 45").locator("img")).hasCount(5);
+    }
+
+    @Test
     void whatIsKnownOfANegativeSaysWhereItBegins() {
         entersARoll("Roll 43", "1");
         frame(roll("Roll 43"), "1$").click();
@@ -151,7 +177,7 @@ class RollsIT extends JourneyTest {
         printer().presses("Start slate");
         page().waitForURL("**/setup");
         page().navigate(page().url().replace("/setup", "/keep"));
-        assertThat(page().getByText("A person on this frame has not agreed to be shown."))
+        assertThat(page().getByText("A person on it has not agreed to be shown."))
                 .isVisible();
     }
 }

@@ -132,6 +132,16 @@ class NeedHttpTest extends ApplicationTest {
         double more = kept.get("moreStops").asDouble();
         assertThat(Math.abs(more)).isLessThan(3);
         assertThat(start().get("because").asString()).contains("by the proof's scan");
+        // The proof lies there as it was cut, whatever becomes of the film.
+        String late = frame("0", "Yard in fog");
+        http().patch("/api/rolls/" + roll, Map.of("stripFrames", 2, "oddFirst", true));
+        assertThat(http().get("/api/frames/" + other + "/need/by-scan?against=" + printed)
+                        .json()
+                        .get("need"))
+                .isEqualTo(found.get("need"));
+        assertThat(http().get("/api/frames/" + late + "/need/by-scan?against=" + printed)
+                        .code())
+                .isEqualTo("off-the-proof");
     }
 
     @Test

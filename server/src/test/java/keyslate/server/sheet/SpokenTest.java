@@ -75,6 +75,24 @@ class SpokenTest {
     }
 
     @Test
+    void theStackOfAContactPrintIsSaidFirst() {
+        ExposureStep first =
+                step(1, List.of(Phase.holding(4, List.of())), 4, 1, List.of()).after(Cue.LAY_STACK);
+        assertThat(inContact(first, true, false))
+                .containsExactly("red-in", "paper-up", "film-down", "glass-on", "red-out", "base-nothing-held");
+        assertThat(inContact(first, true, true)).contains("red-starts").doesNotContain("red-out");
+        assertThat(inContact(first, false, false))
+                .containsExactly("paper-up", "film-down", "glass-on", "base-nothing-held");
+    }
+
+    private static List<String> inContact(ExposureStep step, boolean redFilter, boolean burns) {
+        Recipe.Local none = new Recipe.Local(List.of(), LocalWork.Way.values()[0]);
+        return StepWords.of(List.of(step), new StepWords.Around(none, LampLag.NONE, true, redFilter, burns))
+                .get(0)
+                .said();
+    }
+
+    @Test
     void pressesAndLightsAreSaid() {
         ExposureStep pressed = step(1, List.of(Phase.holding(4, List.of())), 4, 3, List.of());
         assertThat(said(pressed)).containsExactly("base-nothing-held", "press", "n3", "times");
@@ -98,6 +116,7 @@ class SpokenTest {
                 .containsAll(said(covered(3)))
                 .containsAll(clips(Light.dials(FilterPack.of(0, 1, 2))))
                 .contains("base", "base-hands-out", "base-nothing-held", "hold-back", "burn", "area", "and")
+                .contains("red-in", "paper-up", "film-down", "glass-on", "red-out", "red-starts")
                 .contains("press", "times", "set-timer-to", "point", "seconds", "whole-strip", "cover-patch");
         for (String clip : listed) {
             assertThat(VOICE.resolve("public/voice/" + clip + ".mp3")).isNotEmptyFile();

@@ -11,6 +11,7 @@ import keyslate.store.bench.Paper;
  * @param frameWidthMm the frame as the picture stands; {@code frameHeightMm} alike
  * @param baths of the sheet's process, with what they had taken
  * @param room the light it was exposed in: SAFELIGHT or BLACKOUT
+ * @param film which frames lay under the glass of a proof, and how they were cut; null for everything else
  */
 public record Stood(
         Enlarger enlarger,
@@ -19,7 +20,11 @@ public record Stood(
         double frameWidthMm,
         double frameHeightMm,
         List<StoodBath> baths,
-        String room) {
+        String room,
+        StoodFilm film) {
+    /** A film as it was cut then: ids of its frames in order, and how many each strip had. */
+    public record StoodFilm(List<String> frameIds, List<Integer> strips) {}
+
     /** A bath as it was then; square metres. */
     public record StoodBath(String name, double capacityM2, double usedM2) {}
 }

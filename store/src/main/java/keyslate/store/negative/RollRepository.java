@@ -88,8 +88,9 @@ public final class RollRepository {
     /** Deletes a roll with its frames and their pictures; no slate of any of them may be left. */
     public void delete(String id) {
         List<String> pictures = database.sql()
-                .sql("SELECT picture_id FROM frame WHERE roll_id = ? AND picture_id IS NOT NULL")
-                .param(id)
+                .sql("SELECT picture_id FROM frame WHERE roll_id = ? AND picture_id IS NOT NULL"
+                        + " UNION SELECT sleeve_picture_id FROM roll WHERE id = ? AND sleeve_picture_id IS NOT NULL")
+                .params(id, id)
                 .query(String.class)
                 .list();
         List.of(
@@ -176,6 +177,23 @@ public final class RollRepository {
                 .sql("UPDATE frame SET title = :title, caption = :caption, upright = :upright, picture_id = :pictureId,"
                         + " rating = :rating WHERE id = :id")
                 .paramSource(frame)
+                .update();
+    }
+
+    /** The scan of the whole sleeve or proof sheet that frames are cut from, if there is one. */
+    public Optional<String> sleevePicture(String rollId) {
+        return database.sql()
+                .sql("SELECT sleeve_picture_id FROM roll WHERE id = ? AND sleeve_picture_id IS NOT NULL")
+                .param(rollId)
+                .query(String.class)
+                .optional();
+    }
+
+    /** Another scan of the whole, or with null none any more. */
+    public void setSleevePicture(String rollId, String pictureId) {
+        database.sql()
+                .sql("UPDATE roll SET sleeve_picture_id = ? WHERE id = ?")
+                .params(Arrays.asList(pictureId, rollId))
                 .update();
     }
 
