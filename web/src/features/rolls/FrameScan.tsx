@@ -5,6 +5,7 @@ import type { FrameDetail } from "../../shared/api/frames";
 import { SCANS, aboutFile, scanFrame } from "../../shared/api/scans";
 import { useRoom } from "../../shared/room/room";
 import { Ways } from "../../shared/ui/Choice";
+import { FramePhotograph } from "./FramePhotograph";
 
 const SHOWS = [
   { value: "negative", label: "shows the negative" },
@@ -66,6 +67,7 @@ export function FrameScan(props: { detail: FrameDetail }) {
           {white ? "" : ", in white light"}
         </Button>
       </Upload>
+      <FramePhotograph frame={frame} white={white} onTaken={shown} />
       {problem && (
         <p className="field-message" role="alert">
           {aboutFile(problem)}

@@ -6,7 +6,7 @@ const step = (place: number, setSeconds: number) => ({ place, setSeconds, presse
 const slate = (lamp: string, room: string): SlateView =>
   ({
     id: "a",
-    frame: { id: "f", hasPicture: false },
+    subject: {},
     naming: { title: "Teapot" },
     medium: { room },
     setup: {

@@ -1,4 +1,5 @@
 import { type Problem, type Schemas, toProblem } from "./client";
+import { type Corner, written } from "../scan/corners";
 import type { FrameDetail } from "./frames";
 
 /** What a scan shows; "guess" leaves it to the server, which says what it took it for. */
@@ -59,6 +60,19 @@ export function scanFrame(frameId: string, file: File, shows: Shows): Promise<Fr
   const form = new FormData();
   form.set("file", file);
   shown(form, shows);
+  return send(`/api/frames/${frameId}/scan`, form);
+}
+
+/** Gives a frame a photograph of its projection or of a print, squared by its corners. */
+export function photographFrame(
+  frameId: string,
+  photo: { file: File; corners: readonly Corner[]; upright: boolean },
+): Promise<FrameDetail> {
+  const form = new FormData();
+  form.set("file", photo.file);
+  form.set("corners", written(photo.corners));
+  form.set("upright", String(photo.upright));
+  form.set("negative", "false");
   return send(`/api/frames/${frameId}/scan`, form);
 }
 

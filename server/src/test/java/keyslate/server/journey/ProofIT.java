@@ -9,6 +9,8 @@ import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** From the proof to the print: a roll on one sheet, what a frame needs beside another, and negatives that lie on the paper. */
 class ProofIT extends JourneyTest {
@@ -80,9 +82,10 @@ class ProofIT extends JourneyTest {
         page().waitForURL("**/keep");
     }
 
-    @Test
-    void aProofIsReadAndWhatAFrameNeedsBecomesItsFirstStrip() {
-        entersARoll("Roll 51", true);
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void aProofIsReadAndWhatAFrameNeedsBecomesItsFirstStrip(boolean scanned) {
+        entersARoll("Roll 51", scanned);
         acceptsAPrintOf("Roll 51", "1");
         printer().opens("/rolls");
         startsAProof("Roll 51");
@@ -92,7 +95,12 @@ class ProofIT extends JourneyTest {
         page().waitForURL("**/runs/**");
         assertThat(printer().runWords()).containsText("Paper emulsion up, film emulsion down on it, glass on top");
         printer().givesAllLightAndHangs();
-        printer().taps(page().getByTestId("strip-taps"), 0.7, 0.5);
+        if (scanned) {
+            printer().taps(page().getByTestId("strip-taps"), 0.7, 0.5);
+        } else {
+            page().getByRole(AriaRole.SLIDER).first().focus();
+            page().keyboard().press("ArrowRight");
+        }
         assertThat(printer().verdict()).containsText("Standard proof");
         printer().presses("Set grade");
         assertThat(printer().verdict()).containsText("This reading is on record");
@@ -110,7 +118,8 @@ class ProofIT extends JourneyTest {
         printer().enters("It needs, stops of light", "+1/2");
         assertThat(frame("Roll 51", "2").getByText("+½")).isVisible();
         printer().presses("From the proof's scan");
-        assertThat(page().getByRole(AriaRole.STATUS)).containsText("beside frame 1");
+        assertThat(scanned ? page().getByRole(AriaRole.STATUS) : page().getByRole(AriaRole.ALERT))
+                .containsText(scanned ? "beside frame 1" : "No proof of this roll has a scan");
         printer().presses("Start slate");
         page().waitForURL("**/setup");
         assertThat(printer().verdict()).containsText("The proof says what it needs");
@@ -119,18 +128,20 @@ class ProofIT extends JourneyTest {
         assertThat(printer().field("Patches")).hasValue("3");
     }
 
-    @Test
-    void aBurnDrawnOnAProofFrameIsFoundAtShape() {
-        entersARoll("Roll 52", true);
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void aBurnDrawnOnAProofFrameIsFoundAtShape(boolean scanned) {
+        entersARoll("Roll 52", scanned);
         frame("Roll 52", "2").click();
         printer().presses("Draw on it");
         page().waitForURL("**/shape");
-        printer().presses("As negative");
-        assertThat(page().getByAltText(Pattern.compile("negative"))).isVisible();
+        if (scanned) {
+            printer().presses("As negative");
+            assertThat(page().getByAltText(Pattern.compile("negative"))).isVisible();
+        }
         printer().presses("Ellipse");
         printer().drags(page().getByTestId("area-canvas"), new double[] {0.1, 0.1}, new double[] {0.4, 0.5});
         printer().enters("Change", "+1/2");
-        printer().presses("As print");
         printer().goesTo("Test");
         page().reload();
         printer().goesTo("Shape");

@@ -159,6 +159,22 @@ class RollsIT extends JourneyTest {
     }
 
     @Test
+    void aPhotographOfTheProjectionServesAsTheFramesPicture() {
+        entersARoll("Roll 46", "1");
+        frame(roll("Roll 46"), "1$").click();
+        page().getByText("A photograph of it").waitFor();
+        page().locator("input[accept='image/jpeg,image/png']")
+                .setInputFiles(new FilePayload("photo.png", "image/png", SleeveFile.png(1)));
+        Locator photo = page().getByRole(AriaRole.DIALOG);
+        photo.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Corner 3")))
+                .focus();
+        page().keyboard().press("Shift+ArrowLeft");
+        photo.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take this picture"))
+                .click();
+        assertThat(roll("Roll 46").locator("img")).hasCount(1);
+    }
+
+    @Test
     void whatIsKnownOfANegativeSaysWhereItBegins() {
         entersARoll("Roll 43", "1");
         frame(roll("Roll 43"), "1$").click();
