@@ -117,6 +117,7 @@ function Cutting(props: { roll: Roll; sleeve: Schemas["SleeveView"]; onClose: ()
     <Modal
       open
       width={980}
+      style={{ top: 24 }}
       title={`Scan of ${roll.title}`}
       onCancel={() => {
         stopped.current = true;

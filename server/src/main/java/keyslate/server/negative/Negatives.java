@@ -32,6 +32,7 @@ public class Negatives {
     private static final Duration KEPT_FOR = Duration.ofMinutes(10);
     private static final int SMALL_SIDE = 240;
     private static final int PROOF_SIDE = 1440;
+    private static final int POSITIVE_BYTES = 12 << 20;
     private static final double WHITE_PERCENTILE = 0.985;
     private static final double WHITE_SHOWN = 0.80;
     private static final double MIDDLE_SHOWN = 0.20;
@@ -49,7 +50,16 @@ public class Negatives {
             .expireAfterAccess(KEPT_FOR)
             .build();
 
+    /** A long proof sheet asks for hundreds of small ones while it is scrolled. */
+    private final Cache<PositiveKey, byte[]> positives = Caffeine.newBuilder()
+            .maximumWeight(POSITIVE_BYTES)
+            .weigher((PositiveKey key, byte[] jpeg) -> jpeg.length)
+            .expireAfterAccess(KEPT_FOR)
+            .build();
+
     private record Key(String pictureId, String medium) {}
+
+    private record PositiveKey(String pictureId, int side, boolean inColour) {}
 
     Negatives(PictureRepository pictures) {
         this.pictures = pictures;
@@ -61,6 +71,7 @@ public class Negatives {
         proofs.invalidateAll();
         negatives.invalidateAll();
         smalls.invalidateAll();
+        positives.invalidateAll();
     }
 
     /** The negative as a paper sees it; empty when nothing of it was ever scanned. */
@@ -78,15 +89,18 @@ public class Negatives {
 
     /** The positive as a JPEG, at most {@code side} pixels long, its brightest tones made nearly white. */
     public Optional<byte[]> positive(Subject subject, int side, boolean inColour) {
-        return scene(subject).map(s -> {
-            ColourRaster scene = s.read().reducedTo(side);
-            Raster grey = scene.luminance();
-            double gain = gain(grey.samples());
-            byte[][] planes = inColour
-                    ? new byte[][] {shown(scene.red(), gain), shown(scene.green(), gain), shown(scene.blue(), gain)}
-                    : new byte[][] {shown(grey, gain)};
-            return PictureFiles.jpeg(look(scene, planes));
-        });
+        return scene(subject)
+                .map(s -> positives.get(new PositiveKey(s.id(), side, inColour), key -> jpeg(s, side, inColour)));
+    }
+
+    private static byte[] jpeg(Scene of, int side, boolean inColour) {
+        ColourRaster scene = of.read().reducedTo(side);
+        Raster grey = scene.luminance();
+        double gain = gain(grey.samples());
+        byte[][] planes = inColour
+                ? new byte[][] {shown(scene.red(), gain), shown(scene.green(), gain), shown(scene.blue(), gain)}
+                : new byte[][] {shown(grey, gain)};
+        return PictureFiles.jpeg(look(scene, planes));
     }
 
     /** Names the picture of a subject: the same name, the same picture; empty when nothing of it was ever scanned. */
