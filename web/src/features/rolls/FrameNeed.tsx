@@ -29,9 +29,6 @@ const STRENGTHS = [
   { value: "20", label: "strong" },
 ];
 
-/** The limit of a need after one look. */
-const ONE_LOOK = 0.5;
-
 /** What the frame needs in a print beside another one on the proof: by eye, side by side, or from the proof's scan. */
 export function FrameNeed(props: { frame: FrameView }) {
   const { frame } = props;
@@ -96,7 +93,7 @@ export function FrameNeed(props: { frame: FrameView }) {
               take({ moreStops: (need?.moreStops ?? 0) + (direction * (big ? 3 : 1)) / 6 })
             }
           />
-          {need?.source === "EYE" && need.limitStops > ONE_LOOK - 0.01 && (
+          {need?.secondLookHelps === true && (
             <QuantityField
               label="At a second look, upside down"
               shown=""
@@ -113,6 +110,10 @@ export function FrameNeed(props: { frame: FrameView }) {
             ways={CONTRASTS}
             onChange={(contrast) => take({ contrast: Number(contrast) })}
           />
+          <p className="field-hint">
+            Its tones spread 0.7, 0.85, 1.2 or 1.4 times as far as the other&apos;s: defaults, until a scan
+            says it.
+          </p>
           {frame.inColour && (
             <>
               <p className="field-label">Its cast</p>

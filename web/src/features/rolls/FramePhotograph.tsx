@@ -1,11 +1,11 @@
 import { useMutation } from "@tanstack/react-query";
-import { Button, Checkbox, Modal, Upload } from "antd";
+import { Button, Checkbox, Upload } from "antd";
 import { useState } from "react";
 import type { FrameView, Problem } from "../../shared/api/client";
 import type { FrameDetail } from "../../shared/api/frames";
 import { aboutFile, photographFrame } from "../../shared/api/scans";
-import { CornerPicture } from "../../shared/scan/CornerPicture";
-import { firstCorners, turned, withCorner } from "../../shared/scan/corners";
+import { SquareDialog } from "../../shared/scan/SquareDialog";
+import type { Corner } from "../../shared/scan/corners";
 
 /** A phone picture of the projection on the easel, or of a print, as the picture of a frame: squared by its corners. */
 export function FramePhotograph(props: {
@@ -55,55 +55,26 @@ function Squaring(props: {
   onTaken: (detail: FrameDetail) => void;
 }) {
   const { frame, chosen } = props;
-  const [corners, setCorners] = useState(firstCorners);
   const [upright, setUpright] = useState(frame.heightMm > frame.widthMm);
-  const [broken, setBroken] = useState(false);
-  const take = useMutation<FrameDetail, Problem>({
-    mutationFn: () => photographFrame(frame.id, { file: chosen.file, corners, upright }),
+  const take = useMutation<FrameDetail, Problem, readonly Corner[]>({
+    mutationFn: (corners) => photographFrame(frame.id, { file: chosen.file, corners, upright }),
     onSuccess: props.onTaken,
   });
   return (
-    <Modal
-      open
-      width={880}
+    <SquareDialog
       title={`Photograph of frame ${frame.number}`}
-      onCancel={props.onClose}
-      footer={
-        <>
-          <Button onClick={() => setCorners(turned)}>Quarter turn</Button>
-          <Button onClick={props.onClose}>Cancel</Button>
-          <Button type="primary" loading={take.isPending} disabled={broken} onClick={() => take.mutate()}>
-            Take this picture
-          </Button>
-        </>
-      }
+      lead="Move each corner onto a corner of the projected picture or of the print. Corner 1 is its upper left."
+      url={chosen.url}
+      of="the picture"
+      takes="Take this picture"
+      taking={take.isPending}
+      problem={take.error ? aboutFile(take.error) : undefined}
+      onTake={(corners) => take.mutate(corners)}
+      onClose={props.onClose}
     >
-      <p className="lead">
-        Move each corner onto a corner of the projected picture or of the print. Corner 1 is its upper left.
-      </p>
-      {broken ? (
-        <p className="field-message" role="alert">
-          This file is no PNG or JPEG picture, or it is damaged. Choose another one.
-        </p>
-      ) : (
-        <CornerPicture
-          url={chosen.url}
-          of="the picture"
-          corners={corners}
-          onMove={(index, to) =>
-            setCorners((now) => withCorner(now, index, to(now[index] ?? { x: 0, y: 0 })))
-          }
-          onBroken={() => setBroken(true)}
-        />
-      )}
       <Checkbox checked={upright} onChange={(e) => setUpright(e.target.checked)}>
         The picture stands upright
       </Checkbox>
-      {take.error && (
-        <p className="field-message" role="alert">
-          {aboutFile(take.error)}
-        </p>
-      )}
-    </Modal>
+    </SquareDialog>
   );
 }

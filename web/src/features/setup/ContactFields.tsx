@@ -29,7 +29,7 @@ export function ContactFields({ slate, edit }: SlateContext) {
             shown={(setup.lensToPaperMm / 10).toFixed(1)}
             unit="cm"
             units={["cm"]}
-            hint="Lens or lamp itself to the paper; time follows by the square."
+            hint="Lens or lamp itself to the paper, as you measure it; a first proof begins with 60 as a default. Time follows by the square."
             error={edit.error?.at("/setup/distanceMm")}
             onCommit={(c) => edit.mutateAsync({ setup: { distanceMm: 10 * c.value } })}
             onStep={(direction, big) =>

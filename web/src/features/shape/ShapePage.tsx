@@ -39,6 +39,7 @@ export function ShapePage() {
   const shows = VIEWS.find((v) => v.view === view) ?? VIEWS[0];
   const ofFrame = view !== "print" && path !== undefined;
   const { imageWidthMm, imageHeightMm, crop } = slate.setup;
+  const nextView = () => setView(VIEWS[(VIEWS.indexOf(shows) + 1) % VIEWS.length]?.view ?? "print");
   const setAreas = (next: (now: AreaView[]) => AreaView[]) =>
     edit.mutateAsync((now) => ({ local: { areas: next(areasOf(now)) } }));
   const add = (shape: Shape) => {
@@ -56,7 +57,7 @@ export function ShapePage() {
     l: () => add(startingShape("lasso", crop)),
     k: () => add(startingShape("edge", crop)),
     w: () => setWithWork((w) => !w),
-    v: () => setView(VIEWS[(VIEWS.indexOf(shows) + 1) % VIEWS.length]?.view ?? "print"),
+    v: nextView,
     Escape: () => setTool(undefined),
   });
   return (
@@ -105,19 +106,9 @@ export function ShapePage() {
             {withWork ? "Show without" : "Show with"} <kbd>W</kbd>
           </button>
           {path !== undefined && (
-            <span className="views" role="group" aria-label="What is shown">
-              {VIEWS.map((v) => (
-                <button
-                  key={v.view}
-                  type="button"
-                  aria-pressed={view === v.view}
-                  onClick={() => setView(v.view)}
-                >
-                  {v.label}
-                </button>
-              ))}
-              <kbd>V</kbd>
-            </span>
+            <button type="button" aria-pressed={ofFrame} onClick={nextView}>
+              {shows.label} <kbd>V</kbd>
+            </button>
           )}
         </div>
         <p className="stage-note">

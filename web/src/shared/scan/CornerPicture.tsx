@@ -13,7 +13,7 @@ export function CornerPicture(props: {
   url: string;
   corners: readonly Corner[];
   /** What the corners are those of. */
-  of?: string;
+  of: string;
   /** More lines on it, in hundredths of its sides. */
   children?: ReactNode;
   onMove: (index: number, to: (now: Corner) => Corner) => void;
@@ -52,7 +52,7 @@ export function CornerPicture(props: {
         <button
           key={CORNER_NAMES[i]}
           type="button"
-          aria-label={`Corner ${String(i + 1)}, ${CORNER_NAMES[i] ?? ""} of ${props.of ?? "the paper"}`}
+          aria-label={`Corner ${String(i + 1)}, ${CORNER_NAMES[i] ?? ""} of ${props.of}`}
           style={{ left: `${String(100 * corner.x)}%`, top: `${String(100 * corner.y)}%` }}
           onPointerDown={(event) => {
             box.current?.setPointerCapture(event.pointerId);

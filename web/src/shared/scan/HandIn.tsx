@@ -1,10 +1,10 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { Button, Modal } from "antd";
 import { useId, useState } from "react";
 import { type Problem, type Schemas, type SheetView, flat, toProblem } from "../api/client";
+import { aboutFile } from "../api/scans";
 import { useRoom } from "../room/room";
-import { CornerPicture } from "./CornerPicture";
-import { type Corner, firstCorners, turned, withCorner, written } from "./corners";
+import { SquareDialog } from "./SquareDialog";
+import { type Corner, written } from "./corners";
 
 /** Most bytes of a picture file; the server says the same of a larger one, after it was sent. */
 const MOST_MEGABYTES = 200;
@@ -73,10 +73,8 @@ async function handIn(sheetId: string, file: File, corners: readonly Corner[]) {
 function Cropping(props: { slateId: string; sheet: SheetView; chosen: Chosen; onClose: () => void }) {
   const { sheet, chosen } = props;
   const client = useQueryClient();
-  const [corners, setCorners] = useState(firstCorners);
-  const [broken, setBroken] = useState(false);
-  const take = useMutation<unknown, Problem>({
-    mutationFn: async () => {
+  const take = useMutation<unknown, Problem, readonly Corner[]>({
+    mutationFn: async (corners) => {
       client.setQueryData(["slate", props.slateId], await handIn(sheet.id, chosen.file, corners));
     },
     onSuccess: () => {
@@ -84,46 +82,17 @@ function Cropping(props: { slateId: string; sheet: SheetView; chosen: Chosen; on
       props.onClose();
     },
   });
-  const problem = take.error && (take.error.at("/corners") ?? take.error.at("/file") ?? take.error.message);
   return (
-    <Modal
-      open
-      width={880}
+    <SquareDialog
       title={`Picture of ${sheet.label.toLowerCase()}`}
-      onCancel={props.onClose}
-      footer={
-        <>
-          <Button onClick={() => setCorners(turned)}>Quarter turn</Button>
-          <Button onClick={props.onClose}>Cancel</Button>
-          <Button type="primary" loading={take.isPending} disabled={broken} onClick={() => take.mutate()}>
-            Hang this picture
-          </Button>
-        </>
-      }
-    >
-      <p className="lead">
-        Move each corner onto the corner of the paper. Corner 1 is the upper left of the print as it is looked
-        at.
-      </p>
-      {broken ? (
-        <p className="field-message" role="alert">
-          This file is no PNG or JPEG picture, or it is damaged. Choose another one.
-        </p>
-      ) : (
-        <CornerPicture
-          url={chosen.url}
-          corners={corners}
-          onMove={(index, to) =>
-            setCorners((now) => withCorner(now, index, to(now[index] ?? { x: 0, y: 0 })))
-          }
-          onBroken={() => setBroken(true)}
-        />
-      )}
-      {problem && (
-        <p className="field-message" role="alert">
-          {problem}
-        </p>
-      )}
-    </Modal>
+      lead="Move each corner onto the corner of the paper. Corner 1 is the upper left of the print as it is looked at."
+      url={chosen.url}
+      of="the paper"
+      takes="Hang this picture"
+      taking={take.isPending}
+      problem={take.error ? aboutFile(take.error) : undefined}
+      onTake={(corners) => take.mutate(corners)}
+      onClose={props.onClose}
+    />
   );
 }

@@ -57,6 +57,11 @@ public record FrameNeed(Stops more, Stops limit, double contrast) {
         Check.within("contrast", contrast, LEAST_CONTRAST, MOST_CONTRAST, "");
     }
 
+    /** Whether a need by eye rests on one look alone, so that a second one makes it surer. */
+    public boolean isOfOneLook() {
+        return limit.inStops() >= 2 * LOOK_STOPS - 1e-9;
+    }
+
     /** The first time of the frame, from a time that was right for the other at the same light. */
     public ExposureTime firstTime(ExposureTime other) {
         return other.plus(more);

@@ -43,6 +43,8 @@ class FrameNeedTest {
         FrameNeed one = FrameNeed.byEye(1, 0.5);
         FrameNeed two = FrameNeed.byEye(1, 0.5, 0.25);
         assertThat(one.limit().inStops()).isCloseTo(0.5, within(1e-12));
+        assertThat(one.isOfOneLook()).isTrue();
+        assertThat(two.isOfOneLook()).isFalse();
         assertThat(two.more().inStops()).isCloseTo(0.375, within(1e-12));
         assertThat(two.limit().inStops()).isCloseTo(0.354, within(0.001));
         assertThatThrownBy(() -> FrameNeed.byEye(1)).isInstanceOf(QuantityException.class);

@@ -9,7 +9,9 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import keyslate.core.film.FilmSheet;
+import keyslate.core.film.FrameNeed;
 import keyslate.core.quantity.Check;
+import keyslate.core.quantity.Stops;
 import keyslate.server.Clocks;
 import keyslate.server.Ids;
 import keyslate.server.Show;
@@ -366,7 +368,10 @@ public class RollService {
                 n.castHue(),
                 n.castPoints(),
                 n.contrast(),
-                n.source());
+                n.source(),
+                Need.EYE.equals(n.source())
+                        && new FrameNeed(Stops.of(n.moreStops()), Stops.of(n.limitStops()), n.contrast())
+                                .isOfOneLook());
     }
 
     private static FrameView view(

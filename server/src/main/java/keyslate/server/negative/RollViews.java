@@ -81,6 +81,7 @@ public final class RollViews {
      * @param castPoints of that cast, of a viewing filter
      * @param contrast how far its tones spread over how far the other's do
      * @param source EYE or SCAN
+     * @param secondLookHelps whether it rests on one look of the eye alone
      */
     public record NeedView(
             String againstId,
@@ -90,7 +91,8 @@ public final class RollViews {
             @Nullable String castHue,
             @Nullable Double castPoints,
             double contrast,
-            String source) {}
+            String source,
+            boolean secondLookHelps) {}
 
     /**
      * A slate that was made from a frame before, and its standing recipe in a line.

@@ -136,7 +136,9 @@ class ProofIT extends JourneyTest {
         printer().presses("Draw on it");
         page().waitForURL("**/shape");
         if (scanned) {
-            printer().presses("As negative");
+            printer().presses("As print");
+            printer().presses("As positive");
+            assertThat(printer().button("As negative")).hasAttribute("aria-pressed", "true");
             assertThat(page().getByAltText(Pattern.compile("negative"))).isVisible();
         }
         printer().presses("Ellipse");

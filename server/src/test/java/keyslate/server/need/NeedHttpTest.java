@@ -102,6 +102,7 @@ class NeedHttpTest extends ApplicationTest {
                 .json();
         assertThat(two.get("moreStops").asDouble()).isCloseTo(0.375, within(1e-9));
         assertThat(two.get("limitStops").asDouble()).isLessThan(one);
+        assertThat(two.get("secondLookHelps").asBoolean()).isFalse();
         assertThat(need(Map.of("againstId", printed, "secondLookStops", 9)).pointers())
                 .containsExactly("/secondLookStops");
     }
