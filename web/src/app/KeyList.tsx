@@ -13,7 +13,7 @@ const GENERAL: readonly (readonly [string, string])[] = [
 ];
 const ROLLS: readonly (readonly [string, string])[] = [
   ["/", "find a frame; Escape shows all rolls"],
-  ["arrows", "from frame to frame on a proof sheet; Enter picks it"],
+  ["arrows", "from frame to frame on a proof sheet; Enter picks it, and again leads to what is known of it"],
   ["P M X", "the picked frame: print it, maybe, no"],
 ];
 const TEST: readonly (readonly [string, string])[] = [

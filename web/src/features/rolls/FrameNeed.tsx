@@ -50,6 +50,8 @@ export function FrameNeed(props: { frame: FrameView }) {
       contrast: need?.contrast ?? 1,
       ...(need?.castHue !== undefined && { castHue: need.castHue }),
       ...(need?.castPoints !== undefined && { castPoints: need.castPoints }),
+      ...(need?.packMagenta !== undefined && { packMagenta: need.packMagenta }),
+      ...(need?.packYellow !== undefined && { packYellow: need.packYellow }),
     };
     return keep.mutateAsync({ ...standing, ...change });
   };
@@ -117,9 +119,15 @@ export function FrameNeed(props: { frame: FrameView }) {
           {frame.inColour && (
             <>
               <p className="field-label">Its cast</p>
+              {need?.packMagenta !== undefined && (
+                <p className="field-hint">
+                  {packWords(need.packMagenta, need.packYellow ?? 0)} in its pack, by the scan; a cast by eye
+                  takes its place.
+                </p>
+              )}
               <Ways
                 label="Its cast"
-                value={need?.castHue ?? ""}
+                value={need?.packMagenta === undefined ? (need?.castHue ?? "") : "by scan"}
                 ways={CASTS}
                 onChange={(hue) => cast(hue, need?.castPoints ?? 10)}
               />
@@ -160,6 +168,16 @@ export function FrameNeed(props: { frame: FrameView }) {
       )}
     </details>
   );
+}
+
+/** "+8 M −3 Y". */
+function packWords(magenta: number, yellow: number): string {
+  const part = (points: number, dial: string) => {
+    const whole = Math.round(points);
+    return whole === 0 ? "" : `${whole > 0 ? "+" : "−"}${String(Math.abs(whole))} ${dial}`;
+  };
+  const words = [part(magenta, "M"), part(yellow, "Y")].filter((w) => w !== "").join(" ");
+  return words || "Nothing more";
 }
 
 /** The two pictures at one height. */

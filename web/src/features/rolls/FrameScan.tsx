@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Upload, Button } from "antd";
+import { useState } from "react";
 import { type Problem, api, toProblem, unwrap } from "../../shared/api/client";
 import type { FrameDetail } from "../../shared/api/frames";
 import { SCANS, aboutFile, scanFrame } from "../../shared/api/scans";
@@ -34,6 +35,7 @@ export function FrameScan(props: { detail: FrameDetail }) {
       }),
     onSuccess: shown,
   });
+  const [sure, setSure] = useState(false);
   const problem = replace.error ?? read.error;
   return (
     <div className="frame-scan">
@@ -52,21 +54,37 @@ export function FrameScan(props: { detail: FrameDetail }) {
           onChange={(way) => read.mutate(way === "negative")}
         />
       )}
-      {scan && <p className="field-hint">Another scan takes the place of this one, file and all.</p>}
-      <Upload
-        accept={SCANS}
-        disabled={!white}
-        showUploadList={false}
-        beforeUpload={(file) => {
-          replace.mutate(file);
-          return false;
-        }}
-      >
-        <Button size="small" disabled={!white} loading={replace.isPending || read.isPending}>
-          {scan ? "Another scan" : "Hand a scan in"}
-          {white ? "" : ", in white light"}
+      {scan && !sure ? (
+        <Button size="small" disabled={!white} onClick={() => setSure(true)}>
+          Another scan{white ? "" : ", in white light"}
         </Button>
-      </Upload>
+      ) : (
+        <>
+          {scan && (
+            <p className="field-hint">
+              It takes the place of this one, file and all.{" "}
+              <Button size="small" type="link" onClick={() => setSure(false)}>
+                Keep this one
+              </Button>
+            </p>
+          )}
+          <Upload
+            accept={SCANS}
+            disabled={!white}
+            showUploadList={false}
+            beforeUpload={(file) => {
+              replace.mutate(file);
+              setSure(false);
+              return false;
+            }}
+          >
+            <Button size="small" disabled={!white} loading={replace.isPending || read.isPending}>
+              {scan ? "Choose its file" : "Hand a scan in"}
+              {white ? "" : ", in white light"}
+            </Button>
+          </Upload>
+        </>
+      )}
       <FramePhotograph frame={frame} white={white} onTaken={shown} />
       {problem && (
         <p className="field-message" role="alert">

@@ -1,5 +1,5 @@
 import { Button } from "antd";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { BenchEdge } from "../../app/BenchEdge";
 import { KeyList } from "../../app/KeyList";
@@ -26,6 +26,12 @@ export function RollsPage() {
   const room = useRoom();
   const navigate = useNavigate();
   const [chosen, setChosen] = useState<FrameView>();
+  const panel = useRef<HTMLElement>(null);
+  const pick = (frame: FrameView) => {
+    // Picked again by Enter: on to what is known of it, past all frames that follow.
+    if (frame.id === chosen?.id) panel.current?.focus();
+    setChosen(frame);
+  };
   const [keysOpen, setKeysOpen] = useState(false);
   const [looked, setLooked] = useState<Looked>({});
   const looking = Object.keys(asked(looked)).length > 0;
@@ -54,18 +60,18 @@ export function RollsPage() {
       </aside>
       <main className="frame-main rolls-main">
         {looking ? (
-          <FoundFrames found={found} chosen={chosen?.id} onChoose={setChosen} />
+          <FoundFrames found={found} chosen={chosen?.id} onChoose={pick} />
         ) : (
-          <AllRolls rolls={rolls} chosen={chosen?.id} onChoose={setChosen} />
+          <AllRolls rolls={rolls} chosen={chosen?.id} onChoose={pick} />
         )}
       </main>
-      <aside className="panel" aria-label="Frame">
+      <aside className="panel" aria-label="Frame" ref={panel} tabIndex={-1}>
         {chosen ? (
           <FramePanel key={chosen.id} frame={chosen} />
         ) : (
           <>
             <h2>No frame is picked</h2>
-            <p className="lead">Pick one on a proof sheet, by mouse or with Tab and the arrows.</p>
+            <p className="lead">Pick one on a proof sheet, by mouse or with Tab and the arrows; Enter again leads here.</p>
           </>
         )}
         {rolls.data && <AddRoll rolls={loaded} />}

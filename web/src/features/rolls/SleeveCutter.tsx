@@ -17,6 +17,11 @@ const SHOWS = [
   { value: "positive", label: "positives" },
 ] as const;
 
+const HEADS = [
+  { value: "left", label: "upright ones: heads at the left" },
+  { value: "right", label: "heads at the right" },
+] as const;
+
 /** The scan of a whole sleeve or proof sheet, cut into the frames of a roll by a grid that is moved onto them. */
 export function SleeveCutter(props: { roll: Roll }) {
   const id = useId();
@@ -82,6 +87,7 @@ function Cutting(props: { roll: Roll; sleeve: Schemas["SleeveView"]; onClose: ()
   const [along, setAlong] = useState(0.06);
   const [across, setAcross] = useState(0.45);
   const [shows, setShows] = useState<Shows>("guess");
+  const [heads, setHeads] = useState<"left" | "right">("left");
   const [done, setDone] = useState(0);
   const [failed, setFailed] = useState<string[]>([]);
   const stopped = useRef(false);
@@ -98,7 +104,11 @@ function Cutting(props: { roll: Roll; sleeve: Schemas["SleeveView"]; onClose: ()
         await unwrap(
           api.POST("/api/frames/{id}/scan/from-sleeve", {
             params: { path: { id: frame.frameId } },
-            body: { corners: frame.corners, ...(shows !== "guess" && { negative: shows === "negative" }) },
+            body: {
+              corners: frame.corners,
+              headsRight: heads === "right",
+              ...(shows !== "guess" && { negative: shows === "negative" }),
+            },
           }),
         ).catch((error: unknown) => {
           const problem = toProblem(error);
@@ -169,6 +179,9 @@ function Cutting(props: { roll: Roll; sleeve: Schemas["SleeveView"]; onClose: ()
         <Gap label="Gap between strips" value={across} onChange={setAcross} />
       </div>
       <Ways label="What the scan shows" value={shows} ways={SHOWS} onChange={setShows} />
+      {frames.some((f) => f.upright) && (
+        <Ways label="Upright frames lie with their heads" value={heads} ways={HEADS} onChange={setHeads} />
+      )}
       {!sleeve.profiled && (
         <p className="field-hint">The file does not say what its colours mean; they are taken for sRGB.</p>
       )}

@@ -42,15 +42,17 @@ export function Ways<V extends string>(props: {
   ways: readonly { value: V; label: string }[];
   onChange: (value: V) => void;
 }) {
+  const taken = props.ways.findIndex((way) => way.value === props.value);
   return (
     <div className="ways" role="radiogroup" aria-label={props.label}>
-      {props.ways.map((way) => (
+      {props.ways.map((way, index) => (
         <button
           key={way.value}
           type="button"
           role="radio"
           aria-checked={way.value === props.value}
-          tabIndex={way.value === props.value ? 0 : -1}
+          // None may be taken: then the first one is what Tab reaches.
+          tabIndex={index === Math.max(0, taken) ? 0 : -1}
           onClick={() => props.onChange(way.value)}
           onKeyDown={(event) => {
             const step = ["ArrowRight", "ArrowDown"].includes(event.key)
@@ -60,11 +62,10 @@ export function Ways<V extends string>(props: {
                 : 0;
             if (step === 0) return;
             event.preventDefault();
-            const at = props.ways.findIndex((w) => w.value === props.value);
-            const next = props.ways[(at + step + props.ways.length) % props.ways.length];
+            const at = (index + step + props.ways.length) % props.ways.length;
+            const next = props.ways[at];
             if (next) props.onChange(next.value);
-            const buttons = event.currentTarget.parentElement?.querySelectorAll("button");
-            buttons?.[(at + step + props.ways.length) % props.ways.length]?.focus();
+            event.currentTarget.parentElement?.querySelectorAll("button")[at]?.focus();
           }}
         >
           {way.label}

@@ -21,7 +21,16 @@ export function FrameButton(props: {
       onClick={() => props.onChoose(frame)}
     >
       {frame.hasPicture ? (
-        <img src={positive(frame.id, 320)} alt="" loading="lazy" decoding="async" style={{ aspectRatio }} />
+        <img
+          src={positive(frame.id, 320)}
+          // A long list is many pictures: none is read larger than it is drawn.
+          srcSet={`${positive(frame.id, 160)} 160w, ${positive(frame.id, 320)} 320w`}
+          sizes="auto, 190px"
+          alt=""
+          loading="lazy"
+          decoding="async"
+          style={{ aspectRatio }}
+        />
       ) : (
         <span className="not-scanned" aria-hidden="true" style={{ aspectRatio }}>
           not scanned

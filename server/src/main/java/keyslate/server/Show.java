@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import keyslate.core.light.Light;
+import keyslate.core.quantity.FilterShift;
 import keyslate.core.quantity.Stops;
 
 /** Numbers as a printer reads them, for sentences the server writes: typographic minus and fractions, units shown. */
@@ -54,14 +55,20 @@ public final class Show {
         if (from.isEmpty() || to.isEmpty()) {
             return "was " + before.notation();
         }
+        String words = points(FilterShift.of(to.get(0) - from.get(0), to.get(1) - from.get(1), to.get(2) - from.get(2)));
+        return words.isEmpty() ? "the same" : words;
+    }
+
+    /** "+8 M −3 Y"; empty where nothing changes. */
+    public static String points(FilterShift shift) {
+        List<Double> change = List.of(shift.inCyan(), shift.inMagenta(), shift.inYellow());
         List<String> words = new ArrayList<>();
         for (int i = 0; i < DIALS.size(); i++) {
-            double change = to.get(i) - from.get(i);
-            if (Math.abs(change) >= 0.05) {
-                words.add((change > 0 ? "+" : "−") + number(Math.abs(change)) + " " + DIALS.get(i));
+            if (Math.abs(change.get(i)) >= 0.05) {
+                words.add((change.get(i) > 0 ? "+" : "−") + number(Math.abs(change.get(i))) + " " + DIALS.get(i));
             }
         }
-        return words.isEmpty() ? "the same" : String.join(" ", words);
+        return String.join(" ", words);
     }
 
     /** "⅓ stop", "1½ stops": without a sign. */

@@ -77,6 +77,8 @@ class ConstraintsTest extends StoreTest {
             frame_need,limit_stops,-0.1
             frame_need,cast_hue,P
             frame_need,cast_points,61.0
+            frame_need,pack_magenta,201.0
+            frame_need,pack_yellow,-201.0
             frame_need,contrast,0.2
             frame_need,source,HEARSAY
             roll_history,roll_id,none

@@ -73,6 +73,29 @@ public final class Look {
         return sum / (samples.length / planes);
     }
 
+    /** A part of it, pixels; all of it inside. */
+    public Look part(int left, int top, int partWidth, int partHeight) {
+        if (left < 0 || top < 0 || partWidth < 1 || partHeight < 1 || left + partWidth > width || top + partHeight > height) {
+            throw new IllegalArgumentException(
+                    partWidth + " × " + partHeight + " at " + left + ", " + top + " reach over " + width + " × " + height);
+        }
+        byte[] out = new byte[partWidth * partHeight * planes];
+        for (int y = 0; y < partHeight; y++) {
+            System.arraycopy(
+                    samples, ((top + y) * width + left) * planes, out, y * partWidth * planes, partWidth * planes);
+        }
+        return new Look(partWidth, partHeight, planes, out);
+    }
+
+    /** The densities of a plane, pixel by pixel; code 0 counts as half a code. */
+    public double[] densities(int plane) {
+        double[] out = new double[width * height];
+        for (int i = 0; i < out.length; i++) {
+            out[i] = ToneEncoding.density(samples[i * planes + Math.min(plane, planes - 1)]);
+        }
+        return out;
+    }
+
     /** The density of one pixel as the eye takes it: the grey, or of three planes the green one. */
     public double visualDensity(int pixel) {
         return ToneEncoding.density(samples[pixel * planes + planes / 2]);

@@ -9,6 +9,7 @@ import java.util.function.DoubleUnaryOperator;
 import java.util.stream.Collectors;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.FilterShift;
 import keyslate.core.quantity.Stops;
 
 /**
@@ -20,8 +21,9 @@ import keyslate.core.quantity.Stops;
  * @param more stops more light than the other, −6 to 6
  * @param limit of that, 95 %, stops
  * @param contrast how far its tones spread over how far the other's do, 0.3 to 3
+ * @param cast what its pack has more than the other's, points; none on a paper without filters of colour and where it is not known
  */
-public record FrameNeed(Stops more, Stops limit, double contrast) {
+public record FrameNeed(Stops more, Stops limit, double contrast, FilterShift cast) {
     /** Tones of a proof that tell, as net densities: lighter and darker ones hardly differ from paper and black. */
     public static final double LIGHTEST_NET = 0.04;
     /** See {@link #LIGHTEST_NET}. */
@@ -48,8 +50,16 @@ public record FrameNeed(Stops more, Stops limit, double contrast) {
     private static final int LEAST_ON_LINE = 3;
     /** With more of its tones bare than this a frame's highlight is a guess. */
     private static final double MOST_HIDDEN = 0.6;
+    private static final double RED_WEIGHT = 0.30;
+    private static final double GREEN_WEIGHT = 0.60;
+    private static final double BLUE_WEIGHT = 0.10;
+    private static final double POINTS = 100;
     /** Stops of limit when all would be hidden: fitted to the trial's errors. */
     private static final double HIDDEN_STOPS = 0.9;
+
+    public FrameNeed(Stops more, Stops limit, double contrast) {
+        this(more, limit, contrast, FilterShift.NONE);
+    }
 
     public FrameNeed {
         Check.within("need", more.inStops(), -MOST_STOPS, MOST_STOPS, "stops");
@@ -111,6 +121,25 @@ public record FrameNeed(Stops more, Stops limit, double contrast) {
                 Stops.of(Math.max(-MOST_STOPS, Math.min(MOST_STOPS, more))),
                 Stops.of(Math.hypot(BEST_SCAN, HIDDEN_STOPS * hidden)),
                 contrast(frame, other)));
+    }
+
+    /**
+     * FLM-08: a colour frame by what each layer of the paper needs, n in log light. More = 0.30·n_R + 0.60·n_G + 0.10·n_B, as the eye weighs them (COL-04);
+     * magenta 100·(n_R − n_G) and yellow 100·(n_R − n_B) more in the pack leave each layer what it needs. So the lightest tones of both frames are
+     * taken for the same neutral: a scan cannot tell the colour of a light from that of a thing. Limit: the largest of the three. Contrast: the green layer's.
+     */
+    public static FrameNeed ofLayers(FrameNeed red, FrameNeed green, FrameNeed blue) {
+        double r = red.more().toLogExposure();
+        double g = green.more().toLogExposure();
+        double b = blue.more().toLogExposure();
+        double limit = Math.max(
+                red.limit().inStops(),
+                Math.max(green.limit().inStops(), blue.limit().inStops()));
+        return new FrameNeed(
+                Stops.ofLogExposure(RED_WEIGHT * r + GREEN_WEIGHT * g + BLUE_WEIGHT * b),
+                Stops.of(limit),
+                green.contrast(),
+                FilterShift.of(0, POINTS * (r - g), POINTS * (r - b)));
     }
 
     /** A tone that tells: its place among all tones of its frame, 0 the lightest to 1, and the log light that it got. */

@@ -1,5 +1,6 @@
 package keyslate.core.medium;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import keyslate.core.colour.ColourBalance;
@@ -12,10 +13,12 @@ import keyslate.core.colour.NeutralRemoval;
 import keyslate.core.darkroom.ColourModel;
 import keyslate.core.darkroom.ColourNegative;
 import keyslate.core.darkroom.ColourRaster;
+import keyslate.core.darkroom.Look;
 import keyslate.core.darkroom.Negative;
 import keyslate.core.darkroom.PrintModel;
 import keyslate.core.darkroom.StandInPaper;
 import keyslate.core.darkroom.StandIns;
+import keyslate.core.film.FrameNeed;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterPack;
@@ -95,7 +98,12 @@ public final class Colour implements Medium {
     /** COL-06, by magenta and yellow alone and to whole points. */
     @Override
     public Light forCast(Light light, Hue cast, double points) {
-        FilterShift raw = light.toPack().toShift().plus(cast.byMagentaAndYellow(VIEWING_FACTOR * points));
+        return shifted(light, cast.byMagentaAndYellow(VIEWING_FACTOR * points));
+    }
+
+    @Override
+    public Light shifted(Light light, FilterShift points) {
+        FilterShift raw = light.toPack().toShift().plus(points);
         FilterPack pack = raw.inMagenta() < 0 || raw.inYellow() < 0
                 ? NeutralRemoval.of(raw).pack()
                 : FilterPack.of(raw.inCyan(), raw.inMagenta(), raw.inYellow());
@@ -103,15 +111,22 @@ public final class Colour implements Medium {
                 FilterPack.of(Math.rint(pack.inCyan()), Math.rint(pack.inMagenta()), Math.rint(pack.inYellow())));
     }
 
+    /** The dyes of each small part of a frame (COL-21), each layer by its own curve (COL-12). */
     @Override
-    public double blackNet() {
-        return ColourPaper.RANGE;
-    }
-
-    /** COL-12 for the layer that the eye takes for density, its dye for its density. */
-    @Override
-    public double logLightFor(double net, Light light) {
-        return ColourPaper.logExposureFor(ColourPaper.LEAST + net);
+    public Optional<FrameNeed> needByScan(Look frame, Look other, Look proof, Light light) {
+        double[][] ofFrame = ProofTones.dyes(frame, proof);
+        double[][] ofOther = ProofTones.dyes(other, proof);
+        List<FrameNeed> layers = new ArrayList<>();
+        for (int layer = 0; layer < ofFrame.length; layer++) {
+            FrameNeed.byScan(
+                            ofFrame[layer],
+                            ofOther[layer],
+                            net -> ColourPaper.logExposureFor(ColourPaper.LEAST + net))
+                    .ifPresent(layers::add);
+        }
+        return layers.size() < ofFrame.length
+                ? Optional.empty()
+                : Optional.of(FrameNeed.ofLayers(layers.get(0), layers.get(1), layers.get(2)));
     }
 
     /** The neutral keeps its density through any pack by COL-04, so a burn does too. */

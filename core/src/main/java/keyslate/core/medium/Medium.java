@@ -4,11 +4,14 @@ import java.util.List;
 import java.util.Optional;
 import keyslate.core.colour.Hue;
 import keyslate.core.darkroom.ColourRaster;
+import keyslate.core.darkroom.Look;
 import keyslate.core.darkroom.Negative;
 import keyslate.core.darkroom.PrintModel;
 import keyslate.core.darkroom.StandInPaper;
+import keyslate.core.film.FrameNeed;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.FilterShift;
 import keyslate.core.quantity.Stops;
 
 /** What the kind of a paper decides; a new kind is one more of these. */
@@ -47,11 +50,18 @@ public interface Medium {
     /** The light for a negative whose print has that cast in points of a viewing filter where {@code light} was right for another; the same in monochrome. */
     Light forCast(Light light, Hue cast, double points);
 
-    /** Net density of its deepest black. */
-    double blackNet();
+    /** A light with so much more or less of its filters, to whole points; the same in monochrome. */
+    Light shifted(Light light, FilterShift points);
 
-    /** log10 of the light that gives a net density through a light, but for a constant; net above 0 and below {@link #blackNet}. */
-    double logLightFor(double net, Light light);
+    /**
+     * What a frame needs in a print beside another one, by the scan of the proof that shows both; none where one of them is nearly all bare or all black
+     * (FLM-06, FLM-08).
+     *
+     * @param frame the scan of the frame alone; {@code other} of the other one
+     * @param proof the whole scan: the film's edge in it is the paper's black
+     * @param light the proof's
+     */
+    Optional<FrameNeed> needByScan(Look frame, Look other, Look proof, Light light);
 
     /**
      * How much longer a burn takes through {@code burn} than through the base's light, for the same effect on a mid tone.

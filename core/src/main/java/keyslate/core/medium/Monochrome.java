@@ -8,14 +8,17 @@ import keyslate.core.contrast.GradeScale;
 import keyslate.core.contrast.MixedBurn;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.darkroom.ColourRaster;
+import keyslate.core.darkroom.Look;
 import keyslate.core.darkroom.MonoModel;
 import keyslate.core.darkroom.MonoNegative;
 import keyslate.core.darkroom.Negative;
 import keyslate.core.darkroom.PrintModel;
 import keyslate.core.darkroom.StandInPaper;
 import keyslate.core.darkroom.StandIns;
+import keyslate.core.film.FrameNeed;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.FilterShift;
 import keyslate.core.quantity.Stops;
 import keyslate.core.reading.NextRecipe;
 
@@ -82,13 +85,20 @@ public final class Monochrome implements Medium {
     }
 
     @Override
-    public double blackNet() {
-        return VariableContrastPaper.NET_MAXIMUM;
+    public Light shifted(Light light, FilterShift points) {
+        return light;
     }
 
     @Override
-    public double logLightFor(double net, Light light) {
-        return paper.logTimeFor(net, light.toFilter().grade());
+    public Optional<FrameNeed> needByScan(Look frame, Look other, Look proof, Light light) {
+        double black = ProofTones.black(proof, 0);
+        double most = VariableContrastPaper.NET_MAXIMUM - ProofTones.LEAST_NET;
+        return FrameNeed.byScan(
+                ProofTones.net(frame, 0, black, VariableContrastPaper.NET_MAXIMUM),
+                ProofTones.net(other, 0, black, VariableContrastPaper.NET_MAXIMUM),
+                net -> paper.logTimeFor(
+                        Math.max(ProofTones.LEAST_NET, Math.min(most, net)),
+                        light.toFilter().grade()));
     }
 
     /** CON-16 at a mid tone. */

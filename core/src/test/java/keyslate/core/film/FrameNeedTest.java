@@ -81,4 +81,22 @@ class FrameNeedTest {
         assertThatThrownBy(() -> new FrameNeed(Stops.of(0), Stops.of(-1), 1)).isInstanceOf(QuantityException.class);
         assertThatThrownBy(() -> new FrameNeed(Stops.of(0), Stops.of(0), 0.1)).isInstanceOf(QuantityException.class);
     }
+
+    @Test
+    void whatTheLayersNeedIsLightAsTheEyeWeighsItAndFilters() {
+        FrameNeed need = FrameNeed.ofLayers(layer(1), layer(0.5), layer(-0.5));
+        assertThat(need.more().inStops()).isCloseTo(0.3 + 0.3 - 0.05, within(1e-9));
+        assertThat(need.cast().inMagenta()).isCloseTo(15.05, within(0.01));
+        assertThat(need.cast().inYellow()).isCloseTo(45.15, within(0.01));
+        // Each layer gets what it needs: the light of all, less what its filter takes, and the time that the pack costs.
+        double packCost = 0.6 * 15.05 / 100 + 0.1 * 45.15 / 100;
+        double common = need.more().toLogExposure() + packCost;
+        assertThat(common).isCloseTo(Stops.of(1).toLogExposure(), within(1e-3));
+        assertThat(common - 0.1505).isCloseTo(Stops.of(0.5).toLogExposure(), within(1e-3));
+        assertThat(common - 0.4515).isCloseTo(Stops.of(-0.5).toLogExposure(), within(1e-3));
+    }
+
+    private static FrameNeed layer(double stops) {
+        return new FrameNeed(Stops.of(stops), Stops.of(0.2), 1);
+    }
 }

@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.stream.Stream;
+import keyslate.core.colour.ColourFilm;
 import keyslate.core.colour.FilterSet;
+import keyslate.core.colour.Layers;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.darkroom.ColourRaster;
 import keyslate.core.darkroom.Look;
@@ -14,6 +16,7 @@ import keyslate.core.darkroom.Negative;
 import keyslate.core.darkroom.PrintModel;
 import keyslate.core.darkroom.Raster;
 import keyslate.core.darkroom.SheetLight;
+import keyslate.core.film.FrameNeed;
 import keyslate.core.light.Light;
 import keyslate.core.local.AreaMask;
 import keyslate.core.quantity.ExposureTime;
@@ -21,6 +24,7 @@ import keyslate.core.quantity.QuantityException;
 import keyslate.core.quantity.Stops;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** What every kind of paper must do, and what sets the two apart. */
@@ -28,6 +32,7 @@ class MediumTest {
     private static final Medium MONO = new Monochrome(new VariableContrastPaper());
     private static final Medium COLOUR = new Colour(FilterSet.DICHROIC);
     private static final AreaMask.View WHOLE = new AreaMask.View(0, 0, 1, 1, 4);
+    private static final float WHITE = 0.7f;
     private static final ExposureTime TEN = ExposureTime.ofSeconds(10);
 
     static Stream<Medium> media() {
@@ -93,6 +98,50 @@ class MediumTest {
             assertThat(negative.cropped(0, 0, 0.5, 1).width()).isEqualTo(8);
             assertThat(negative.reducedTo(8).width()).isEqualTo(8);
         }
+    }
+
+    /** The same grey wedge twice, the second in a light of that colour, and clear film between them. */
+    @ParameterizedTest
+    @CsvSource({"1, 1, 1", "0.5, 0.5, 0.5", "1.2, 0.9, 0.6", "0.7, 0.9, 1.2"})
+    void theScanOfAColourProofSaysLightAndPackOfAFrameInOtherLight(double red, double green, double blue) {
+        Negative negative = COLOUR.negative(proof(red, green, blue));
+        SheetLight light = light(COLOUR, 10);
+        Look scan = COLOUR.standIn().scan(negative, new AreaMask.View(0, 0, 1, 1, 96), light, 3, 0, 7);
+        FrameNeed need = COLOUR.needByScan(
+                        scan.part(64, 0, 32, 32), scan.part(0, 0, 32, 32), scan, COLOUR.plainLight())
+                .orElseThrow();
+        Layers there = ColourFilm.printingDensity(new Layers(WHITE * red, WHITE * green, WHITE * blue), Stops.ZERO);
+        Layers here = ColourFilm.printingDensity(new Layers(WHITE, WHITE, WHITE), Stops.ZERO);
+        double r = there.red() - here.red();
+        double g = there.green() - here.green();
+        double b = there.blue() - here.blue();
+        assertThat(need.more().inStops())
+                .isCloseTo(Stops.ofLogExposure(0.3 * r + 0.6 * g + 0.1 * b).inStops(), within(1.0 / 6));
+        assertThat(need.cast().inMagenta()).isCloseTo(100 * (r - g), within(3.0));
+        assertThat(need.cast().inYellow()).isCloseTo(100 * (r - b), within(3.0));
+    }
+
+    @Test
+    void aNearlyBareFrameOfAProofTellsNothing() {
+        Negative negative = COLOUR.negative(proof(300, 300, 300));
+        Look scan = COLOUR.standIn()
+                .scan(negative, new AreaMask.View(0, 0, 1, 1, 96), light(COLOUR, 10), 3, 0, 7);
+        assertThat(COLOUR.needByScan(
+                        scan.part(64, 0, 32, 32), scan.part(0, 0, 32, 32), scan, COLOUR.plainLight()))
+                .isEmpty();
+    }
+
+    private static ColourRaster proof(double... light) {
+        float[][] planes = new float[3][96 * 32];
+        for (int i = 0; i < planes[0].length; i++) {
+            int x = i % 96;
+            float wedge = (float) (0.02 + (WHITE - 0.02) * (x % 32) / 31);
+            for (int channel = 0; channel < planes.length; channel++) {
+                planes[channel][i] = x < 32 ? wedge : x < 64 ? 0 : (float) (wedge * light[channel]);
+            }
+        }
+        return new ColourRaster(
+                Raster.over(96, 32, planes[0]), Raster.over(96, 32, planes[1]), Raster.over(96, 32, planes[2]));
     }
 
     private static SheetLight light(Medium medium, double seconds) {

@@ -34,6 +34,8 @@ class TrialTest {
                         "local",
                         "proof-start",
                         "proof-start-scan",
+                        "carry-over",
+                        "carry-over-defaults",
                         "mono-craft-rules",
                         "colour-craft-rules");
         Function<String, Advice> advice = name -> TRIAL.stream()

@@ -27,6 +27,7 @@ final class Intake implements Part {
     private static final double HANGS_SECONDS = 20;
     private static final int TOO_LARGE = 413;
     private static final int TAKEN_IN = 201;
+    private static final List<Double> CUT = List.of(0.1, 0.1, 0.9, 0.2, 0.8, 0.9, 0.2, 0.8);
     private static final long MOST_OF_A_PICTURE = 200L << 20;
     private static final long MOST_OF_A_SLATE = 1L << 30;
 
@@ -51,6 +52,7 @@ final class Intake implements Part {
             Handing handing = new Handing(target.calls(), data, random, figures);
             while (!until.isOver()) {
                 handing.picture();
+                handing.sleeve();
                 handing.slateFile();
             }
             if (minutes >= 1) {
@@ -95,6 +97,26 @@ final class Intake implements Part {
             if (answer.isTaken()) {
                 String frame = answer.json().get("id").asString();
                 opens("/api/frames/" + frame + "/positive");
+            }
+        }
+
+        /** The scan of a whole sheet; of one that is taken in, a frame is cut. */
+        void sleeve() throws IOException {
+            Map<String, Long> before = rows();
+            byte[] file = bad.picture();
+            Answer answer = calls.upload("/api/rolls/" + roll + "/sleeve", file, Map.of());
+            judge("scan of a sheet of " + file.length + " bytes", answer, before);
+            if (answer.isTaken()) {
+                opens("/api/pictures/" + answer.json().get("pictureId").asString());
+                JsonNode frames = calls.get("/api/rolls/" + roll).json().get("frames");
+                if (!frames.isEmpty()) {
+                    String frame = frames.get(frames.size() - 1).get("id").asString();
+                    judge(
+                            "frame cut from a sheet",
+                            calls.post("/api/frames/" + frame + "/scan/from-sleeve", Map.of("corners", CUT)),
+                            rows());
+                    opens("/api/frames/" + frame);
+                }
             }
         }
 

@@ -54,6 +54,7 @@ public final class TrialReport {
                 "gradeErrorP90",
                 f.gradeErrorP90().isPresent() ? f.gradeErrorP90().getAsDouble() : null);
         method.put("deltaE00P90", f.deltaE00P90().isPresent() ? f.deltaE00P90().getAsDouble() : null);
+        method.put("limitsHold", f.limitsHold().isPresent() ? f.limitsHold().getAsDouble() : null);
         return method;
     }
 
@@ -65,14 +66,14 @@ public final class TrialReport {
                 .append(". Errors are those of the final print: median / 90th percentile.\n")
                 .append(
                         "Within the goal: 1/12 stop and a quarter grade after 2 pieces (an area: after 2 of its own), or 1/12 stop and")
-                .append(" ΔE00 2 after 3; a start from a proof: 1/3 stop.\n");
+                .append(" ΔE00 2 after 3; a start from a proof: 1/3 stop; a print with another set-up: 1/6 stop. Limits: share of errors within the 95 % limit stated.\n");
         if (asked.steadyPercent() > 0) {
             text.append(asked.steadyPercent())
                     .append(" % of the variance of cast judgements is one error all through a run.\n");
         }
         text.append(String.format(
-                "%n%-24s %7s %7s %13s %13s %11s  %s%n",
-                "method", "pieces", "within", "stops", "grades", "ΔE00", "advice"));
+                "%n%-24s %7s %7s %13s %13s %11s %7s  %s%n",
+                "method", "pieces", "within", "stops", "grades", "ΔE00", "limits", "advice"));
         results.forEach(r -> text.append(line(r)));
         return text.toString();
     }
@@ -81,13 +82,16 @@ public final class TrialReport {
         Figures f = r.figures();
         return String.format(
                 Locale.ROOT,
-                "%-24s %7s %5.0f %% %13s %13s %11s  %s%n",
+                "%-24s %7s %5.0f %% %13s %13s %11s %7s  %s%n",
                 r.name(),
                 f.piecesMedian() + " / " + f.piecesP90(),
                 PERCENT * f.withinGoal(),
                 pair("%.3f", OptionalDouble.of(f.stopsErrorMedian()), OptionalDouble.of(f.stopsErrorP90())),
                 pair("%.3f", f.gradeErrorMedian(), f.gradeErrorP90()),
                 pair("%.2f", f.deltaE00Median(), f.deltaE00P90()),
+                f.limitsHold().isEmpty()
+                        ? "–"
+                        : String.format(Locale.ROOT, "%.0f %%", PERCENT * f.limitsHold().getAsDouble()),
                 says(r.advice()));
     }
 

@@ -5,6 +5,7 @@ import java.util.Optional;
 import keyslate.core.colour.Hue;
 import keyslate.core.film.FrameNeed;
 import keyslate.core.quantity.Check;
+import keyslate.core.quantity.FilterShift;
 import keyslate.server.Clocks;
 import keyslate.server.Show;
 import keyslate.server.need.NeedViews.NeedAsked;
@@ -24,6 +25,7 @@ import org.springframework.stereotype.Service;
 class NeedService {
     private static final double LEAST_CAST = 1;
     private static final double MOST_CAST = 60;
+    private static final double MOST_SHIFT = 200;
     private static final double SAME_STOPS = 1.0 / 24;
     private static final double SAME_CONTRAST = 0.08;
 
@@ -46,6 +48,7 @@ class NeedService {
         Frame against = frames.frame(againstId);
         FrameNeed found = scans.need(frame, against);
         Need need = need(frame, against, found, null, null, Need.SCAN);
+        boolean inColour = frames.isColour(frame);
         String more = Math.abs(found.more().inStops()) < SAME_STOPS
                 ? "It needs the light of frame " + against.number() + "."
                 : "It needs " + Show.stops(found.more()) + " of light beside frame " + against.number() + ".";
@@ -55,9 +58,15 @@ class NeedService {
                         + (found.contrast() > 1 ? "harder." : "flatter.");
         return new NeedByScan(
                 RollService.view(need, against),
-                more + " " + contrast,
-                "From the proof's scan, by the tones between net 0.04 and 1.40 (FLM-06); ± "
-                        + Show.stopsApart(found.limit()) + ".");
+                inColour ? more + " " + pack(found.cast()) : more + " " + contrast,
+                "From the proof's scan, by the tones between net 0.04 and 1.40 (" + (inColour ? "FLM-08" : "FLM-06")
+                        + "); ± " + Show.stopsApart(found.limit()) + "."
+                        + (inColour ? " The lightest tones of both are taken for one neutral." : ""));
+    }
+
+    private static String pack(FilterShift cast) {
+        String change = Show.points(FilterShift.of(0, Math.rint(cast.inMagenta()), Math.rint(cast.inYellow())));
+        return change.isEmpty() ? "Its pack is the same." : "In its pack " + change + ".";
     }
 
     NeedView keep(String id, NeedAsked asked) {
@@ -69,8 +78,9 @@ class NeedService {
         }
         Hue cast = cast(errors, asked.castHue());
         Double points = cast == null ? null : points(errors, asked.castPoints());
+        FilterShift pack = cast == null ? pack(errors, asked) : FilterShift.NONE;
         boolean byScan = Boolean.TRUE.equals(asked.byScan());
-        FrameNeed byEye = byScan ? null : byEye(errors, asked);
+        FrameNeed byEye = byScan ? null : byEye(errors, asked, pack);
         errors.throwIfAny();
         FrameNeed found = byEye == null ? scans.need(frame, against.get()) : byEye;
         Need need = need(frame, against.get(), found, cast, points, byScan ? Need.SCAN : Need.EYE);
@@ -85,6 +95,7 @@ class NeedService {
 
     private Need need(
             Frame frame, Frame against, FrameNeed found, @Nullable Hue cast, @Nullable Double points, String source) {
+        boolean tells = !found.cast().equals(FilterShift.NONE);
         return new Need(
                 frame.id(),
                 against.id(),
@@ -92,12 +103,14 @@ class NeedService {
                 found.limit().inStops(),
                 cast == null ? null : cast.name(),
                 points,
+                tells ? found.cast().inMagenta() : null,
+                tells ? found.cast().inYellow() : null,
                 found.contrast(),
                 source,
                 Clocks.now(clock));
     }
 
-    private static FrameNeed byEye(FieldErrors errors, NeedAsked asked) {
+    private static FrameNeed byEye(FieldErrors errors, NeedAsked asked, FilterShift pack) {
         double first = look(errors, "/moreStops", asked.moreStops());
         double contrast = errors.check(
                 "/contrast",
@@ -108,9 +121,10 @@ class NeedService {
                         FrameNeed.LEAST_CONTRAST,
                         FrameNeed.MOST_CONTRAST,
                         ""));
-        return asked.secondLookStops() == null
+        FrameNeed seen = asked.secondLookStops() == null
                 ? FrameNeed.byEye(contrast, first)
                 : FrameNeed.byEye(contrast, first, look(errors, "/secondLookStops", asked.secondLookStops()));
+        return new FrameNeed(seen.more(), seen.limit(), contrast, pack);
     }
 
     private static double look(FieldErrors errors, String pointer, @Nullable Double stops) {
@@ -123,6 +137,20 @@ class NeedService {
 
     private static @Nullable Hue cast(FieldErrors errors, @Nullable String letter) {
         return letter == null ? null : errors.check("/castHue", Hue.M, () -> Hue.of(letter));
+    }
+
+    private static FilterShift pack(FieldErrors errors, NeedAsked asked) {
+        return FilterShift.of(
+                0,
+                shift(errors, "/packMagenta", "magenta", asked.packMagenta()),
+                shift(errors, "/packYellow", "yellow", asked.packYellow()));
+    }
+
+    private static double shift(FieldErrors errors, String pointer, String name, @Nullable Double points) {
+        return errors.check(
+                pointer,
+                0.0,
+                () -> Check.within(name, points == null ? 0 : points, -MOST_SHIFT, MOST_SHIFT, "points"));
     }
 
     private static double points(FieldErrors errors, @Nullable Double points) {

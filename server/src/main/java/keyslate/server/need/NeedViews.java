@@ -16,6 +16,8 @@ public final class NeedViews {
      * @param secondLookStops the same at a second look, where there was one: the mean of both counts
      * @param castHue R, Y, G, C, B or M of the cast it has beside the other, left out where it has none; for colour film
      * @param castPoints of that cast, of a viewing filter
+     * @param packMagenta what the scan said of its pack, −200 to 200, where the rest is judged by eye; left out with a cast by eye
+     * @param packYellow likewise
      * @param contrast how far its tones spread over how far the other's do, 1 when left out; by eye
      */
     public record NeedAsked(
@@ -25,6 +27,8 @@ public final class NeedViews {
             @Nullable Double secondLookStops,
             @Nullable String castHue,
             @Nullable Double castPoints,
+            @Nullable Double packMagenta,
+            @Nullable Double packYellow,
             @Nullable Double contrast) {}
 
     /**

@@ -1,14 +1,11 @@
 package keyslate.server.need;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import keyslate.core.darkroom.Look;
 import keyslate.core.film.FilmSheet;
 import keyslate.core.film.FrameNeed;
 import keyslate.core.film.ProofLayout;
-import keyslate.core.light.Light;
-import keyslate.core.medium.Medium;
 import keyslate.core.script.Part;
 import keyslate.server.local.PrintKind;
 import keyslate.server.picture.PictureFiles;
@@ -33,10 +30,6 @@ import org.springframework.stereotype.Component;
 class ProofScans {
     /** Share of a frame's side that is left out, as no film lies quite straight. */
     private static final double INSET = 0.08;
-    /** The darkest share of a proof is its film edge. */
-    private static final double EDGE_SHARE = 0.02;
-
-    private static final double LEAST_NET = 0.001;
 
     private final Database database;
     private final SlateRepository slates;
@@ -64,7 +57,7 @@ class ProofScans {
             Rig rig, ProofLayout layout, List<String> frameIds, Part view, PictureRepository.Working scan) {}
 
     /**
-     * FLM-06.
+     * FLM-06, in colour FLM-08.
      *
      * @throws ConflictException when no scan of a proof shows both, or when one has too few tones to tell
      */
@@ -77,16 +70,15 @@ class ProofScans {
                 .orElseThrow(() -> new ConflictException(
                         "no-proof-scan",
                         "No proof of this roll has a scan. Hand one in at its slate, or compare by eye."));
-        Look look = PictureFiles.toLook(proof.scan().bytes());
-        Medium medium = proof.rig().medium().core();
-        Light light = proof.rig().light();
-        double black = black(look);
-        double least = LEAST_NET;
-        double most = medium.blackNet() - LEAST_NET;
-        return FrameNeed.byScan(
-                        net(look, proof, frame, black, medium),
-                        net(look, proof, against, black, medium),
-                        net -> medium.logLightFor(Math.max(least, Math.min(most, net)), light))
+        Look scan = PictureFiles.toLook(proof.scan().bytes());
+        return proof.rig()
+                .medium()
+                .core()
+                .needByScan(
+                        of(frame, proof, scan),
+                        of(against, proof, scan),
+                        scan,
+                        proof.rig().light())
                 .orElseThrow(() -> new ConflictException(
                         "too-few-tones",
                         "On the proof one of the two is nearly all bare or all black: too few tones to tell."));
@@ -136,36 +128,19 @@ class ProofScans {
                         today.cut().strips());
     }
 
-    /** Density of the film edge in the scan: where the proof is darkest. */
-    private static double black(Look look) {
-        double[] all = new double[look.width() * look.height()];
-        for (int i = 0; i < all.length; i++) {
-            all[i] = look.visualDensity(i);
-        }
-        Arrays.sort(all);
-        return all[(int) ((1 - EDGE_SHARE) * (all.length - 1))];
-    }
-
-    /** Net densities of a frame's pixels, by the film edge as the one reference (REA-05). */
-    private static double[] net(Look look, Proof proof, Frame frame, double black, Medium medium) {
+    /** What the scan shows of a frame, but for its rim. */
+    private static Look of(Frame frame, Proof proof, Look scan) {
         ProofLayout.Place place = place(proof, frame);
         Part view = proof.view();
-        int left = pixel((place.left() + INSET * place.width() - view.left()) / view.width(), look.width());
-        int right = pixel((place.left() + (1 - INSET) * place.width() - view.left()) / view.width(), look.width());
-        int top = pixel((place.top() + INSET * place.height() - view.top()) / view.height(), look.height());
-        int bottom = pixel((place.top() + (1 - INSET) * place.height() - view.top()) / view.height(), look.height());
+        int left = pixel((place.left() + INSET * place.width() - view.left()) / view.width(), scan.width());
+        int right = pixel((place.left() + (1 - INSET) * place.width() - view.left()) / view.width(), scan.width());
+        int top = pixel((place.top() + INSET * place.height() - view.top()) / view.height(), scan.height());
+        int bottom = pixel((place.top() + (1 - INSET) * place.height() - view.top()) / view.height(), scan.height());
         if (right - left < 2 || bottom - top < 2) {
             throw new ConflictException(
                     "off-the-proof", "Frame " + frame.number() + " hangs over the edge of this proof.");
         }
-        double[] net = new double[(right - left) * (bottom - top)];
-        int at = 0;
-        for (int y = top; y < bottom; y++) {
-            for (int x = left; x < right; x++) {
-                net[at++] = medium.blackNet() - black + look.visualDensity(y * look.width() + x);
-            }
-        }
-        return net;
+        return scan.part(left, top, right - left, bottom - top);
     }
 
     private static ProofLayout.Place place(Proof proof, Frame frame) {

@@ -367,6 +367,8 @@ public class RollService {
                 n.limitStops(),
                 n.castHue(),
                 n.castPoints(),
+                n.packMagenta(),
+                n.packYellow(),
                 n.contrast(),
                 n.source(),
                 Need.EYE.equals(n.source())

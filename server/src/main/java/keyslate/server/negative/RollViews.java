@@ -79,6 +79,8 @@ public final class RollViews {
      * @param limitStops the 95 % limit of that
      * @param castHue R, Y, G, C, B or M of the cast it has beside the other; left out where it has none
      * @param castPoints of that cast, of a viewing filter
+     * @param packMagenta what its pack has more of magenta by the scan of their proof, points; left out where the scan does not tell
+     * @param packYellow likewise of yellow
      * @param contrast how far its tones spread over how far the other's do
      * @param source EYE or SCAN
      * @param secondLookHelps whether it rests on one look of the eye alone
@@ -90,6 +92,8 @@ public final class RollViews {
             double limitStops,
             @Nullable String castHue,
             @Nullable Double castPoints,
+            @Nullable Double packMagenta,
+            @Nullable Double packYellow,
             double contrast,
             String source,
             boolean secondLookHelps) {}

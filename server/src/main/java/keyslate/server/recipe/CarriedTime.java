@@ -9,6 +9,7 @@ import keyslate.core.film.FrameNeed;
 import keyslate.core.film.NegativeReadings;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.FilterShift;
 import keyslate.core.quantity.Stops;
 import keyslate.server.Show;
 import keyslate.server.recipe.StartingTime.Proposal;
@@ -61,6 +62,13 @@ final class CarriedTime {
                         + Show.number(need.castPoints()) + " points of a viewing filter");
             }
             right = cast;
+        } else if (need.packMagenta() != null) {
+            Light shifted = now.medium().core().shifted(right, FilterShift.of(0, need.packMagenta(), need.packYellow()));
+            if (!shifted.equals(right)) {
+                ofNegative.add(shifted.notation() + " instead of " + right.notation() + ": "
+                        + Show.lightChange(right, shifted) + " by the proof's scan");
+            }
+            right = shifted;
         }
         return this;
     }

@@ -101,7 +101,7 @@ class SleeveService {
         List<GridFrame> grid = new ArrayList<>();
         for (Frame frame : there) {
             grid.add(new GridFrame(
-                    frame.id(), frame.number(), frame.pictureId() != null, flat(places.get(grid.size()))));
+                    frame.id(), frame.number(), frame.pictureId() != null, frame.upright(), flat(places.get(grid.size()))));
         }
         return grid;
     }
@@ -119,7 +119,7 @@ class SleeveService {
             Files.write(
                     own,
                     frame.upright()
-                            ? SquaredPicture.cutOut(sheet, corners.turned(), 1 / aspect)
+                            ? SquaredPicture.cutOut(sheet, upright(corners, asked.headsRight()), 1 / aspect)
                             : SquaredPicture.cutOut(sheet, corners, aspect));
             return frames.view(frames.scan(frameId, new FrameScan.Given(own, asked.negative(), null, false)));
         } catch (IOException e) {
@@ -128,6 +128,10 @@ class SleeveService {
             TemporaryFiles.delete(sheet);
             TemporaryFiles.delete(own);
         }
+    }
+
+    private static Corners upright(Corners lying, @Nullable Boolean headsRight) {
+        return Boolean.TRUE.equals(headsRight) ? lying.turned().turned().turned() : lying.turned();
     }
 
     private static Corners corners(FieldErrors errors, @Nullable List<Double> asked) {

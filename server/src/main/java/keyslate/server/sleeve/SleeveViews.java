@@ -33,16 +33,21 @@ public final class SleeveViews {
      * A frame in the grid.
      *
      * @param hasPicture whether it has a picture already, which a cut takes the place of
+     * @param upright whether it is to stand upright, though it lies along the strip
      * @param corners of the frame in the scan, eight numbers
      */
-    public record GridFrame(String frameId, String number, boolean hasPicture, List<Double> corners) {}
+    public record GridFrame(
+            String frameId, String number, boolean hasPicture, boolean upright, List<Double> corners) {}
 
     /**
      * A frame to be cut from the scan of its sheet.
      *
      * @param corners of the frame in the scan, eight numbers
      * @param negative whether the scan shows negatives; left out, it is guessed by how the frame looks
+     * @param headsRight whether the head of an upright frame lies at the right in the scan; at the left when left out
      */
     public record CutAsked(
-            @Nullable List<Double> corners, @Nullable Boolean negative) {}
+            @Nullable List<Double> corners,
+            @Nullable Boolean negative,
+            @Nullable Boolean headsRight) {}
 }

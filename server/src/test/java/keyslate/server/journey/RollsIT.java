@@ -83,6 +83,9 @@ class RollsIT extends JourneyTest {
         page().keyboard().press("p");
         assertThat(printer().button("Print it")).hasAttribute("aria-pressed", "true");
         assertThat(frame(roll("Roll 42"), "7 print$")).isVisible();
+        page().keyboard().press("Enter");
+        page().keyboard().press("Tab");
+        assertThat(printer().button("Print it")).isFocused();
         printer().field("Intent, in a line").fill("Smoke must stand out");
         page().keyboard().press("Tab");
         page().keyboard().press("/");

@@ -7,6 +7,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import javax.imageio.ImageIO;
@@ -69,11 +70,32 @@ class SleeveHttpTest extends ApplicationTest {
     }
 
     private Answer cut(JsonNode frame) {
+        return cut(frame, Map.of());
+    }
+
+    private Answer cut(JsonNode frame, Map<String, ?> more) {
         List<Double> corners = new ArrayList<>();
         frame.get("corners").forEach(c -> corners.add(c.asDouble()));
-        return http().post(
-                        "/api/frames/" + frame.get("frameId").asString() + "/scan/from-sleeve",
-                        Map.of("corners", corners, "negative", false));
+        Map<String, Object> asked = new HashMap<>(Map.of("corners", corners, "negative", false));
+        asked.putAll(more);
+        return http().post("/api/frames/" + frame.get("frameId").asString() + "/scan/from-sleeve", asked);
+    }
+
+    /** Where an upright frame's picture is brightest, share of its height. */
+    private double highest(String frameId) throws IOException {
+        BufferedImage image =
+                ImageIO.read(new ByteArrayInputStream(http().bytes("/api/frames/" + frameId + "/positive?side=240")));
+        int at = 0;
+        for (int y = 0; y < image.getHeight(); y++) {
+            if (greyDown(image, y) > greyDown(image, at)) {
+                at = y;
+            }
+        }
+        return (double) at / image.getHeight();
+    }
+
+    private static int greyDown(BufferedImage image, int y) {
+        return image.getRGB(image.getWidth() / 2, y) & 0xff;
     }
 
     /** Where a frame's picture is brightest, share of its width. */
@@ -107,6 +129,21 @@ class SleeveHttpTest extends ApplicationTest {
             assertThat(brightest(frame.get("frameId").asString())).isCloseTo(SleeveFile.bar(at++), within(0.08));
         }
         assertThat(frames().get(0).get("hasPicture").asBoolean()).isTrue();
+    }
+
+    @Test
+    void anUprightFrameIsTurnedByTheSideItsHeadLiesAt() throws IOException {
+        hand(SleeveFile.png(5));
+        JsonNode frame = frames().get(0);
+        String id = frame.get("frameId").asString();
+        http().patch("/api/frames/" + id, Map.of("upright", true));
+        JsonNode upright = frames().get(0);
+        assertThat(upright.get("upright").asBoolean()).isTrue();
+        assertThat(cut(upright).json().get("heightMm").asDouble()).isEqualTo(36);
+        double left = highest(id);
+        cut(upright, Map.of("headsRight", true));
+        assertThat(highest(id)).isCloseTo(1 - left, within(0.05));
+        assertThat(left).isCloseTo(SleeveFile.bar(0), within(0.08));
     }
 
     @Test

@@ -21,7 +21,7 @@ public final class RollRepository {
             "SELECT id, roll_id, number, title, caption, upright, picture_id, rating FROM frame ";
 
     private static final String NEED = "SELECT frame_id, against_id, more_stops, limit_stops, cast_hue, cast_points,"
-            + " contrast, source, found_at FROM frame_need ";
+            + " pack_magenta, pack_yellow, contrast, source, found_at FROM frame_need ";
 
     private static final String NOTES = "SELECT frame_id, people, consent, defects, beyond_rescue, base_density,"
             + " shadow_density, highlight_density, reader, marks FROM frame_notes ";
@@ -276,8 +276,9 @@ public final class RollRepository {
     public void put(Need need) {
         database.sql()
                 .sql("INSERT OR REPLACE INTO frame_need (frame_id, against_id, more_stops, limit_stops, cast_hue,"
-                        + " cast_points, contrast, source, found_at) VALUES (:frameId, :againstId, :moreStops,"
-                        + " :limitStops, :castHue, :castPoints, :contrast, :source, :foundAt)")
+                        + " cast_points, pack_magenta, pack_yellow, contrast, source, found_at) VALUES (:frameId, :againstId,"
+                        + " :moreStops, :limitStops, :castHue, :castPoints, :packMagenta, :packYellow, :contrast,"
+                        + " :source, :foundAt)")
                 .paramSource(need)
                 .update();
     }

@@ -1,0 +1,18 @@
+package keyslate.core.calibration;
+
+import keyslate.core.quantity.Check;
+
+/**
+ * A figure from readings.
+ *
+ * @param value in the unit of what it is
+ * @param limit of that, 95 %, the same unit, 0 or more
+ * @param readings it rests on
+ */
+public record Measured(double value, double limit, int readings) {
+    public Measured {
+        Check.finite("value", value);
+        Check.notNegative("limit", limit, "");
+        Check.count("readings", readings, 1, Integer.MAX_VALUE);
+    }
+}
