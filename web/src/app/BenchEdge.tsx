@@ -17,6 +17,7 @@ export function BenchEdge(props: { slateId?: string; stations?: Stations; onKeys
         ) : (
           <>
             <NavLink to="/rolls">Rolls</NavLink>
+            <NavLink to="/stores">Stores</NavLink>
             <NavLink to="/backups">Backups</NavLink>
           </>
         )}

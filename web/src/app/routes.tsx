@@ -16,6 +16,14 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import("../features/backups/BackupsPage")).BackupsPage }),
       },
       {
+        path: "/stores",
+        lazy: async () => ({ Component: (await import("../features/stores/StoresPage")).StoresPage }),
+      },
+      {
+        path: "/stores/:path/:id/measure/:name",
+        lazy: async () => ({ Component: (await import("../features/stores/MeasurePage")).MeasurePage }),
+      },
+      {
         path: "/runs/:sheetId",
         lazy: async () => ({ Component: (await import("../features/run/RunPage")).RunPage }),
       },

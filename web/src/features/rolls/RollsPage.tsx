@@ -71,7 +71,9 @@ export function RollsPage() {
         ) : (
           <>
             <h2>No frame is picked</h2>
-            <p className="lead">Pick one on a proof sheet, by mouse or with Tab and the arrows; Enter again leads here.</p>
+            <p className="lead">
+              Pick one on a proof sheet, by mouse or with Tab and the arrows; Enter again leads here.
+            </p>
           </>
         )}
         {rolls.data && <AddRoll rolls={loaded} />}

@@ -5,6 +5,7 @@ import java.time.Clock;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.store.BackupPlanRepository;
 import keyslate.store.Database;
+import keyslate.store.bench.ConstantRepository;
 import keyslate.store.bench.StoresRepository;
 import keyslate.store.negative.FrameSearch;
 import keyslate.store.negative.PictureRepository;
@@ -52,6 +53,11 @@ public class Darkroom {
     @Bean
     StoresRepository storesRepository(Database database) {
         return new StoresRepository(database);
+    }
+
+    @Bean
+    ConstantRepository constantRepository(Database database) {
+        return new ConstantRepository(database);
     }
 
     @Bean

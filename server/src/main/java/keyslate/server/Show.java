@@ -55,7 +55,8 @@ public final class Show {
         if (from.isEmpty() || to.isEmpty()) {
             return "was " + before.notation();
         }
-        String words = points(FilterShift.of(to.get(0) - from.get(0), to.get(1) - from.get(1), to.get(2) - from.get(2)));
+        String words =
+                points(FilterShift.of(to.get(0) - from.get(0), to.get(1) - from.get(1), to.get(2) - from.get(2)));
         return words.isEmpty() ? "the same" : words;
     }
 

@@ -13,6 +13,7 @@ import keyslate.core.quantity.FilterShift;
 import keyslate.server.backup.BackupViews;
 import keyslate.server.bench.BenchViews;
 import keyslate.server.calculation.Calculates;
+import keyslate.server.calibration.CalibrationViews;
 import keyslate.server.decide.DecisionViews;
 import keyslate.server.local.LocalViews;
 import keyslate.server.medium.MediumPart;
@@ -29,6 +30,7 @@ import keyslate.server.sheet.SheetViews;
 import keyslate.server.shelf.ShelfViews;
 import keyslate.server.slate.SlateViews;
 import keyslate.server.sleeve.SleeveViews;
+import keyslate.server.stores.StoresViews;
 import keyslate.server.test.TestViews;
 import keyslate.server.tone.ToneViews;
 import keyslate.server.web.Quantities;
@@ -69,6 +71,8 @@ class ApiDescription {
             SlateViews.class,
             SleeveViews.class,
             StartingTime.class,
+            StoresViews.class,
+            CalibrationViews.class,
             StoredMark.class,
             StoredShape.class,
             StoredTest.class,

@@ -45,7 +45,11 @@ final class Rescue {
             "event",
             "scan",
             "decision",
-            "backup_plan");
+            "backup_plan",
+            "thing",
+            "constant",
+            "preference",
+            "piece_stock");
 
     /** What is done until the rest fits together; a placeholder stands for a roll, a frame or the head of a slate that is gone. */
     private static final List<String> MENDS = List.of(
@@ -53,6 +57,7 @@ final class Rescue {
                     + " (SELECT coalesce(sum(length(bytes)), 0) FROM picture_part WHERE picture_id = id)",
             "DELETE FROM picture_part WHERE picture_id NOT IN (SELECT id FROM picture)",
             "DELETE FROM picture_working WHERE picture_id NOT IN (SELECT id FROM picture)",
+            "DELETE FROM piece_stock WHERE paper_id NOT IN (SELECT id FROM paper)",
             "UPDATE frame SET picture_id = NULL WHERE picture_id NOT IN (SELECT id FROM picture)",
             "INSERT INTO roll (id, title, film, kind, long_mm, short_mm, added_at) SELECT DISTINCT roll_id, 'Rescued', '',"
                     + " 'MONOCHROME', 36, 24, strftime('%Y-%m-%dT%H:%M:%fZ') FROM (SELECT roll_id FROM frame UNION SELECT"

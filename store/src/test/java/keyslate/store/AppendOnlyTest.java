@@ -40,7 +40,9 @@ class AppendOnlyTest extends StoreTest {
                 "DELETE FROM sheet",
                 "DELETE FROM recipe",
                 "UPDATE slate SET practice = 1",
-                "UPDATE sheet SET slate_id = 'other'"
+                "UPDATE sheet SET slate_id = 'other'",
+                "UPDATE constant SET value = '[]'",
+                "DELETE FROM constant"
             })
     void refuses(String statement) {
         assertThatThrownBy(() -> run(statement)).hasMessageContaining("never");
@@ -86,6 +88,8 @@ class AppendOnlyTest extends StoreTest {
                         "area_stays",
                         "base_part_kept",
                         "base_part_stays",
+                        "constant_kept",
+                        "constant_stays",
                         "decision_kept",
                         "decision_stays",
                         "event_kept",

@@ -71,6 +71,19 @@ class ConstraintsTest extends StoreTest {
             frame_notes,shadow_density,7.0
             frame_notes,highlight_density,7.0
             frame_notes,marks,{
+            thing,kind,SPADE
+            thing,name,''
+            thing,facts,nothing
+            constant,name,SPEED
+            constant,source,HEARSAY
+            constant,value,nothing
+            constant,readings,nothing
+            preference,name,COLOUR
+            preference,value,''
+            piece_stock,paper_id,none
+            piece_stock,long_mm,5.0
+            piece_stock,short_mm,251.0
+            piece_stock,pieces,0
             frame_need,frame_id,none
             frame_need,against_id,none
             frame_need,more_stops,6.5
@@ -182,6 +195,8 @@ class ConstraintsTest extends StoreTest {
             Map.entry("frame_notes,people,", 200),
             Map.entry("frame_notes,defects,", 200),
             Map.entry("frame_notes,reader,", 80),
+            Map.entry("constant,remark,", 400),
+            Map.entry("paper,surface,", 40),
             Map.entry("sheet,note,", 400),
             Map.entry("decision,remark,", 400));
 
@@ -301,6 +316,8 @@ class ConstraintsTest extends StoreTest {
                 database().inTransaction(() -> Samples.insert(database(), "picture", Map.of("id", "other")));
                 keys.put("picture_id", "other");
             }
+            case "preference" -> keys.put("name", "TEMPERATURE");
+            case "piece_stock" -> keys.put("long_mm", 250.0);
             case "roll_history" -> {
                 String other = "other" + ++others;
                 database().inTransaction(() -> Samples.insert(database(), "roll", Map.of("id", other)));

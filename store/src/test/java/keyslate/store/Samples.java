@@ -45,6 +45,12 @@ final class Samples {
                         "[]"));
         row("frame_need", "frame_id", "f", "against_id", "f", "more_stops", 0.5, "limit_stops", 0.33, "cast_hue", "M")
                 .putAll(of("cast_points", 10.0, "contrast", 0.9, "source", "EYE", "found_at", NOW));
+        row("thing", "id", "th", "kind", "EASEL", "name", "Easel", "facts", "{}", "added_at", NOW)
+                .putAll(of("retired_at", null));
+        row("constant", "id", "co", "thing_id", "e", "lens_id", "", "name", "LAG", "found_at", NOW)
+                .putAll(of("source", "MEASURED", "value", "{}", "readings", "[]", "remark", "", "undone_at", null));
+        row("preference", "name", "LENGTH", "value", "cm");
+        row("piece_stock", "paper_id", "p", "long_mm", 203.0, "short_mm", 51.0, "pieces", 3);
         row("slate", "id", "s", "frame_id", "f", "created_at", NOW, "version", 1)
                 .putAll(of(
                         "recipe_id",

@@ -32,7 +32,11 @@ class SlateCopiesTest extends StoreTest {
             "roll_history",
             "frame_notes",
             "frame_need",
-            "backup_plan"
+            "backup_plan",
+            "thing",
+            "constant",
+            "preference",
+            "piece_stock"
         }) {
             assertThat(after.get(shared)).as(shared).isEqualTo(before.remove(shared));
         }

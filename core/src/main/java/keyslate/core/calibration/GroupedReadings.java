@@ -43,7 +43,10 @@ final class GroupedReadings<K> {
 
     /** Mean of a place, stops above 1 lx. */
     double stops(K key) {
-        return lux.get(key).stream().mapToDouble(GroupedReadings::log2).average().orElseThrow();
+        return lux.get(key).stream()
+                .mapToDouble(GroupedReadings::log2)
+                .average()
+                .orElseThrow();
     }
 
     int readings(K key) {

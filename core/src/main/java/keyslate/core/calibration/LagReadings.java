@@ -47,7 +47,8 @@ public record LagReadings(List<Burst> bursts) {
         double shortest = bursts.stream().mapToDouble(Burst::setSeconds).min().orElseThrow();
         double longest = bursts.stream().mapToDouble(Burst::setSeconds).max().orElseThrow();
         if (longest < LEAST_RATIO * shortest) {
-            throw Check.infeasible("bursts", "short and long bursts are needed, the long ones at least twice the short");
+            throw Check.infeasible(
+                    "bursts", "short and long bursts are needed, the long ones at least twice the short");
         }
     }
 
@@ -55,7 +56,8 @@ public record LagReadings(List<Burst> bursts) {
     public Result result() {
         double[] set = bursts.stream().mapToDouble(Burst::setSeconds).toArray();
         double[] dose = bursts.stream().mapToDouble(Burst::dose).toArray();
-        double[] weight = bursts.stream().mapToDouble(b -> 1 / (b.dose() * b.dose())).toArray();
+        double[] weight =
+                bursts.stream().mapToDouble(b -> 1 / (b.dose() * b.dose())).toArray();
         LineFit line = LineFit.of(set, dose, weight);
         if (line.slope() <= 0) {
             throw Check.infeasible("bursts", "longer bursts gave less light; were two readings changed over?");

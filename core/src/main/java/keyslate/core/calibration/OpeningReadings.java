@@ -24,8 +24,9 @@ public final class OpeningReadings {
     public OpeningReadings(Map<ApertureMark, List<Double>> lux) {
         Check.count("marks", lux.size(), LEAST_MARKS, 100);
         readings = new GroupedReadings<>(lux, LEAST_EACH);
-        lux.keySet().forEach(mark -> nominal.put(
-                mark, -2 * Math.log(mark.trueNumber().inFStops()) / Math.log(2)));
+        lux.keySet()
+                .forEach(mark ->
+                        nominal.put(mark, -2 * Math.log(mark.trueNumber().inFStops()) / Math.log(2)));
     }
 
     /** Stops more light at each mark than engraved. */

@@ -75,9 +75,14 @@ public final class Look {
 
     /** A part of it, pixels; all of it inside. */
     public Look part(int left, int top, int partWidth, int partHeight) {
-        if (left < 0 || top < 0 || partWidth < 1 || partHeight < 1 || left + partWidth > width || top + partHeight > height) {
-            throw new IllegalArgumentException(
-                    partWidth + " × " + partHeight + " at " + left + ", " + top + " reach over " + width + " × " + height);
+        if (left < 0
+                || top < 0
+                || partWidth < 1
+                || partHeight < 1
+                || left + partWidth > width
+                || top + partHeight > height) {
+            throw new IllegalArgumentException(partWidth + " × " + partHeight + " at " + left + ", " + top
+                    + " reach over " + width + " × " + height);
         }
         byte[] out = new byte[partWidth * partHeight * planes];
         for (int y = 0; y < partHeight; y++) {

@@ -50,6 +50,7 @@ public record FrameNeed(Stops more, Stops limit, double contrast, FilterShift ca
     private static final int LEAST_ON_LINE = 3;
     /** With more of its tones bare than this a frame's highlight is a guess. */
     private static final double MOST_HIDDEN = 0.6;
+
     private static final double RED_WEIGHT = 0.30;
     private static final double GREEN_WEIGHT = 0.60;
     private static final double BLUE_WEIGHT = 0.10;

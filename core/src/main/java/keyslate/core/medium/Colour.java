@@ -118,10 +118,7 @@ public final class Colour implements Medium {
         double[][] ofOther = ProofTones.dyes(other, proof);
         List<FrameNeed> layers = new ArrayList<>();
         for (int layer = 0; layer < ofFrame.length; layer++) {
-            FrameNeed.byScan(
-                            ofFrame[layer],
-                            ofOther[layer],
-                            net -> ColourPaper.logExposureFor(ColourPaper.LEAST + net))
+            FrameNeed.byScan(ofFrame[layer], ofOther[layer], net -> ColourPaper.logExposureFor(ColourPaper.LEAST + net))
                     .ifPresent(layers::add);
         }
         return layers.size() < ofFrame.length

@@ -50,7 +50,9 @@ public final class Links {
         double byFrom = 2 / LN2 * q / (1 + m1 * q) * Check.notNegative("limit", fromLimit, "");
         double byTo = 2 / LN2 * q / (1 + m2 * q) * Check.notNegative("limit", toLimit, "");
         return new Link(
-                Link.Cause.SIZE, Stops.of(stops), Stops.of(Math.sqrt(byPupil * byPupil + byFrom * byFrom + byTo * byTo)));
+                Link.Cause.SIZE,
+                Stops.of(stops),
+                Stops.of(Math.sqrt(byPupil * byPupil + byFrom * byFrom + byTo * byTo)));
     }
 
     /**

@@ -9,7 +9,7 @@ import keyslate.core.quantity.Stops;
 /**
  * How the lamp's light comes to the paper: through the negative in the carrier, or on a negative that lies on the paper.
  *
- * <p>SIZ-14: light ∝ 1 / (N·s)², with the spread s = 1 + m behind an enlarged negative (SIZ-02, symmetrical lens) and s = d/f in
+ * <p>SIZ-14: light ∝ 1 / (N·s)², with the spread s = 1 + m behind an enlarged negative (SIZ-02; through a lens of other pupils see {@link Enlarged}) and s = d/f in
  * contact, d = exit pupil to paper: a lens at d throws the light that it throws at the m that needs the same distance (SIZ-04). A
  * bare lamp has no opening: N is 8 and f 50 mm by definition, so that only distances between bare lamps compare (SIZ-08).
  */
@@ -38,11 +38,26 @@ public sealed interface Projection {
         return this instanceof Contact;
     }
 
-    /** Through the negative in the carrier. */
-    record Enlarged(Magnification magnification) implements Projection {
+    /**
+     * Through the negative in the carrier: s = (1 + m·q)·(1 + r)/(1 + r·q), r = {@value #REFERENCE} times, where a lamp's strength is meant (DRK-02).
+     *
+     * @param inversePupil q, entrance over exit pupil of the lens, 0.2 to 5; 1 for a symmetrical one
+     */
+    record Enlarged(Magnification magnification, double inversePupil) implements Projection {
+        private static final double REFERENCE = 6.4;
+
+        public Enlarged {
+            Check.within("pupil ratio", inversePupil, 0.2, 5, "");
+        }
+
+        /** Through a symmetrical lens. */
+        public Enlarged(Magnification magnification) {
+            this(magnification, 1);
+        }
+
         @Override
         public double spread() {
-            return 1 + magnification.inTimes();
+            return (1 + magnification.inTimes() * inversePupil) * (1 + REFERENCE) / (1 + REFERENCE * inversePupil);
         }
     }
 

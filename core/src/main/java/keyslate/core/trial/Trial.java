@@ -140,7 +140,8 @@ public final class Trial {
                         Trial::isGoodStart,
                         s -> proof(s, ProofStart::byScan)),
                 new Method("carry-over", Advice.CORE_ONLY, PROOF_PIECES, Trial::isGoodMove, s -> move(s, true)),
-                new Method("carry-over-defaults", Advice.CORE_ONLY, PROOF_PIECES, Trial::isGoodMove, s -> move(s, false)),
+                new Method(
+                        "carry-over-defaults", Advice.CORE_ONLY, PROOF_PIECES, Trial::isGoodMove, s -> move(s, false)),
                 new Method("mono-craft-rules", Advice.CRAFT_RULES, MONO_PIECES, s -> craft(new SimulatedMono(s))),
                 new Method(
                         "colour-craft-rules",

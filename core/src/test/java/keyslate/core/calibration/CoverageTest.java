@@ -152,8 +152,10 @@ class CoverageTest {
         double[] shown =
                 DoubleStream.generate(() -> meter.shows(432)).limit(2000).toArray();
         double mean = DoubleStream.of(shown).average().orElseThrow();
-        double spread = Math.sqrt(
-                DoubleStream.of(shown).map(s -> (s - mean) * (s - mean)).average().orElseThrow());
+        double spread = Math.sqrt(DoubleStream.of(shown)
+                .map(s -> (s - mean) * (s - mean))
+                .average()
+                .orElseThrow());
         assertThat(mean / 432).isBetween(0.999, 1.001);
         assertThat(spread / 432).isBetween(0.9 * METER, 1.15 * METER);
     }

@@ -38,9 +38,9 @@ class ReadingsTest {
         assertThatThrownBy(() -> lag(0.1, 2, 8)).isInstanceOf(QuantityException.class);
         assertThatThrownBy(() -> lag(-0.5, 2, 2, 2, 8, 8, 8).result()).hasMessageContaining("more light");
         assertThatThrownBy(() -> new LagReadings(java.util.stream.DoubleStream.of(2, 2, 2, 8, 8, 8)
-                        .mapToObj(t -> new LagReadings.Burst(t, 100 - t))
-                        .toList())
-                .result())
+                                .mapToObj(t -> new LagReadings.Burst(t, 100 - t))
+                                .toList())
+                        .result())
                 .hasMessageContaining("changed over");
         assertThatThrownBy(() -> new LagReadings.Burst(2, 0)).isInstanceOf(QuantityException.class);
     }
@@ -51,13 +51,19 @@ class ReadingsTest {
         ApertureMark eleven = ApertureMark.ofEngraved(11, 1);
         ApertureMark sixteen = ApertureMark.ofEngraved(16, 1);
         double wide = Math.pow(2, 0.09);
-        Map<ApertureMark, Measured> offsets = new OpeningReadings(
-                        Map.of(eight, List.of(400 * wide, 400 * wide), eleven, List.of(200.0, 200.0), sixteen, List.of(100.0, 100.0)))
+        Map<ApertureMark, Measured> offsets = new OpeningReadings(Map.of(
+                        eight,
+                        List.of(400 * wide, 400 * wide),
+                        eleven,
+                        List.of(200.0, 200.0),
+                        sixteen,
+                        List.of(100.0, 100.0)))
                 .offsets();
         assertThat(offsets.get(eight).value()).isCloseTo(0.06, within(1e-9));
         assertThat(offsets.get(eleven).value()).isCloseTo(-0.03, within(1e-9));
         assertThat(offsets.get(sixteen).readings()).isEqualTo(2);
-        assertThatThrownBy(() -> new OpeningReadings(Map.of(eight, List.of(1.0, 1.0)))).isInstanceOf(QuantityException.class);
+        assertThatThrownBy(() -> new OpeningReadings(Map.of(eight, List.of(1.0, 1.0))))
+                .isInstanceOf(QuantityException.class);
         assertThatThrownBy(() -> new OpeningReadings(
                         Map.of(eight, List.of(4.0), eleven, List.of(2.0, 2.0), sixteen, List.of(1.0, 1.0))))
                 .isInstanceOf(QuantityException.class);
@@ -95,9 +101,9 @@ class ReadingsTest {
         assertThatThrownBy(() -> new ColumnReadings.Place(10, Magnification.of(0.9)))
                 .isInstanceOf(QuantityException.class);
         assertThatThrownBy(() -> new ColumnReadings(java.util.stream.DoubleStream.of(2, 4, 6, 10)
-                        .mapToObj(m -> new ColumnReadings.Place(1000 - 50 * m, Magnification.of(m)))
-                        .toList())
-                .scale())
+                                .mapToObj(m -> new ColumnReadings.Place(1000 - 50 * m, Magnification.of(m)))
+                                .toList())
+                        .scale())
                 .hasMessageContaining("lens of");
     }
 

@@ -88,7 +88,8 @@ class FrameNeedTest {
         assertThat(need.more().inStops()).isCloseTo(0.3 + 0.3 - 0.05, within(1e-9));
         assertThat(need.cast().inMagenta()).isCloseTo(15.05, within(0.01));
         assertThat(need.cast().inYellow()).isCloseTo(45.15, within(0.01));
-        // Each layer gets what it needs: the light of all, less what its filter takes, and the time that the pack costs.
+        // Each layer gets what it needs: the light of all, less what its filter takes, and the time that the pack
+        // costs.
         double packCost = 0.6 * 15.05 / 100 + 0.1 * 45.15 / 100;
         double common = need.more().toLogExposure() + packCost;
         assertThat(common).isCloseTo(Stops.of(1).toLogExposure(), within(1e-3));

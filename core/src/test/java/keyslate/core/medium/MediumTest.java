@@ -107,8 +107,7 @@ class MediumTest {
         Negative negative = COLOUR.negative(proof(red, green, blue));
         SheetLight light = light(COLOUR, 10);
         Look scan = COLOUR.standIn().scan(negative, new AreaMask.View(0, 0, 1, 1, 96), light, 3, 0, 7);
-        FrameNeed need = COLOUR.needByScan(
-                        scan.part(64, 0, 32, 32), scan.part(0, 0, 32, 32), scan, COLOUR.plainLight())
+        FrameNeed need = COLOUR.needByScan(scan.part(64, 0, 32, 32), scan.part(0, 0, 32, 32), scan, COLOUR.plainLight())
                 .orElseThrow();
         Layers there = ColourFilm.printingDensity(new Layers(WHITE * red, WHITE * green, WHITE * blue), Stops.ZERO);
         Layers here = ColourFilm.printingDensity(new Layers(WHITE, WHITE, WHITE), Stops.ZERO);
@@ -124,10 +123,8 @@ class MediumTest {
     @Test
     void aNearlyBareFrameOfAProofTellsNothing() {
         Negative negative = COLOUR.negative(proof(300, 300, 300));
-        Look scan = COLOUR.standIn()
-                .scan(negative, new AreaMask.View(0, 0, 1, 1, 96), light(COLOUR, 10), 3, 0, 7);
-        assertThat(COLOUR.needByScan(
-                        scan.part(64, 0, 32, 32), scan.part(0, 0, 32, 32), scan, COLOUR.plainLight()))
+        Look scan = COLOUR.standIn().scan(negative, new AreaMask.View(0, 0, 1, 1, 96), light(COLOUR, 10), 3, 0, 7);
+        assertThat(COLOUR.needByScan(scan.part(64, 0, 32, 32), scan.part(0, 0, 32, 32), scan, COLOUR.plainLight()))
                 .isEmpty();
     }
 

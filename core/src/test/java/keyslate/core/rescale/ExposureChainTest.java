@@ -71,7 +71,9 @@ class ExposureChainTest {
         assertThat(two.limit().inStops()).isCloseTo(1.0 / 12, within(0.002));
         Link wider = Links.opening(eight, Links.OPENING, sixteen, Known.measured(0.1, 0.01), false);
         assertThat(wider.more().inStops()).isCloseTo(1.9, within(1e-12));
-        assertThat(Links.opening(eight, Links.OPENING, eight, Links.OPENING, true).isNothing()).isTrue();
+        assertThat(Links.opening(eight, Links.OPENING, eight, Links.OPENING, true)
+                        .isNothing())
+                .isTrue();
     }
 
     @Test

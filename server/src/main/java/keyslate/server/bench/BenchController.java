@@ -3,7 +3,7 @@ package keyslate.server.bench;
 import keyslate.server.bench.BenchViews.BenchView;
 import keyslate.server.bench.BenchViews.DarkroomChoice;
 import keyslate.server.bench.BenchViews.FirstStart;
-import keyslate.server.bench.BenchViews.StoresView;
+import keyslate.server.stores.StoresViews.StoresView;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -24,12 +24,6 @@ class BenchController {
     @GetMapping("/api/bench")
     BenchView bench() {
         return bench.bench();
-    }
-
-    /** Enlargers, lenses and papers. */
-    @GetMapping("/api/stores")
-    StoresView stores() {
-        return bench.stores();
     }
 
     /** The three questions of a first start. */

@@ -1,8 +1,6 @@
 package keyslate.server.bench;
 
 import java.time.Clock;
-import java.util.List;
-import keyslate.core.exposure.ApertureMark;
 import keyslate.core.medium.Colour;
 import keyslate.core.medium.Monochrome;
 import keyslate.core.process.BathCapacity;
@@ -11,16 +9,14 @@ import keyslate.server.Ids;
 import keyslate.server.backup.BackupService;
 import keyslate.server.bench.BenchViews.BathView;
 import keyslate.server.bench.BenchViews.BenchView;
-import keyslate.server.bench.BenchViews.EnlargerView;
 import keyslate.server.bench.BenchViews.FirstStart;
 import keyslate.server.bench.BenchViews.Head;
-import keyslate.server.bench.BenchViews.LensView;
-import keyslate.server.bench.BenchViews.PaperView;
 import keyslate.server.bench.BenchViews.Papers;
 import keyslate.server.bench.BenchViews.SheetSize;
-import keyslate.server.bench.BenchViews.StoresView;
 import keyslate.server.shelf.ShelfService;
 import keyslate.server.shelf.ShelfViews.SlatePage;
+import keyslate.server.stores.StoresService;
+import keyslate.server.stores.StoresViews.StoresView;
 import keyslate.server.web.ConflictException;
 import keyslate.server.web.FieldErrors;
 import keyslate.store.Database;
@@ -49,6 +45,7 @@ public class BenchService {
     private final Database database;
     private final SlateRepository slates;
     private final StoresRepository stores;
+    private final StoresService shelves;
     private final ShelfService shelf;
     private final Clock clock;
     private final boolean practice;
@@ -60,6 +57,7 @@ public class BenchService {
             Database database,
             SlateRepository slates,
             StoresRepository stores,
+            StoresService shelves,
             ShelfService shelf,
             Clock clock,
             SheetRepository sheets,
@@ -69,6 +67,7 @@ public class BenchService {
         this.database = database;
         this.slates = slates;
         this.stores = stores;
+        this.shelves = shelves;
         this.shelf = shelf;
         this.clock = clock;
         this.practice = practice;
@@ -104,7 +103,7 @@ public class BenchService {
                     first.slates(),
                     first.moreSlates(),
                     stores.baths().stream().map(BenchService::view).toList(),
-                    papers(),
+                    shelves.papers(),
                     Clocks.now(clock),
                     practice,
                     isEmpty(),
@@ -117,13 +116,6 @@ public class BenchService {
         return stores.enlargers().isEmpty()
                 || stores.papers().isEmpty()
                 || stores.lenses().isEmpty();
-    }
-
-    public StoresView stores() {
-        return database.inSnapshot(() -> new StoresView(
-                stores.enlargers().stream().map(BenchService::view).toList(),
-                stores.lenses().stream().map(BenchService::view).toList(),
-                papers()));
     }
 
     /** Sets a new bench up from three answers: generic things, every constant of which is a default. */
@@ -162,7 +154,7 @@ public class BenchService {
                 stores.add(paper("Colour paper", Colour.ID, asked.sheet()));
             }
         });
-        return stores();
+        return shelves.stores();
     }
 
     private static void require(FieldErrors errors, String pointer, Object given) {
@@ -192,46 +184,8 @@ public class BenchService {
                 USUAL_BOX,
                 0,
                 false,
-                null);
-    }
-
-    private List<PaperView> papers() {
-        return stores.papers().stream().map(BenchService::view).toList();
-    }
-
-    private static EnlargerView view(Enlarger e) {
-        return new EnlargerView(
-                e.id(),
-                e.name(),
-                e.head(),
-                e.lamp(),
-                e.dials(),
-                e.lagSeconds(),
-                e.lagSource(),
-                e.columnMm(),
-                e.columnSource());
-    }
-
-    private static PaperView view(Paper p) {
-        return new PaperView(
-                p.id(),
-                p.name(),
-                p.kind(),
-                p.base(),
-                p.batch(),
-                p.widthMm(),
-                p.heightMm(),
-                p.sheetsInBox(),
-                p.sheetsLeft(),
-                p.reserveSheets(),
-                p.counted());
-    }
-
-    private static LensView view(Lens l) {
-        List<Double> marks = ApertureMark.ring(l.openMark(), l.smallestMark(), l.marksPerStop()).stream()
-                .map(ApertureMark::engraved)
-                .toList();
-        return new LensView(l.id(), l.name(), l.focalMm(), l.coversMm(), l.marksPerStop(), marks);
+                null,
+                "");
     }
 
     private static BathView view(Bath b) {

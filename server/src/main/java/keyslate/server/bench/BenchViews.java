@@ -2,6 +2,7 @@ package keyslate.server.bench;
 
 import java.util.List;
 import keyslate.server.slate.SlateViews.SlateCard;
+import keyslate.server.stores.StoresViews.PaperView;
 import org.jspecify.annotations.Nullable;
 
 /** The bench and what stands in the stores. */
@@ -39,43 +40,6 @@ public final class BenchViews {
             double usedM2,
             double usedShare,
             int sheetsLeft) {}
-
-    /**
-     * A box of paper.
-     *
-     * @param counted whether its owner counted the sheets; else the numbers mean nothing
-     */
-    public record PaperView(
-            String id,
-            String name,
-            String kind,
-            String base,
-            String batch,
-            double widthMm,
-            double heightMm,
-            int sheetsInBox,
-            double sheetsLeft,
-            int reserveSheets,
-            boolean counted) {}
-
-    /** An enlarger. */
-    public record EnlargerView(
-            String id,
-            String name,
-            String head,
-            String lamp,
-            boolean dials,
-            double lagSeconds,
-            String lagSource,
-            double columnMm,
-            String columnSource) {}
-
-    /** A lens with the marks on its ring. */
-    public record LensView(
-            String id, String name, double focalMm, double coversMm, int marksPerStop, List<Double> marks) {}
-
-    /** All that a set-up can choose from. */
-    public record StoresView(List<EnlargerView> enlargers, List<LensView> lenses, List<PaperView> papers) {}
 
     /** Which darkroom: the practice one, or one's own. */
     public record DarkroomChoice(boolean practice) {}

@@ -66,7 +66,8 @@ public final class TrialReport {
                 .append(". Errors are those of the final print: median / 90th percentile.\n")
                 .append(
                         "Within the goal: 1/12 stop and a quarter grade after 2 pieces (an area: after 2 of its own), or 1/12 stop and")
-                .append(" ΔE00 2 after 3; a start from a proof: 1/3 stop; a print with another set-up: 1/6 stop. Limits: share of errors within the 95 % limit stated.\n");
+                .append(
+                        " ΔE00 2 after 3; a start from a proof: 1/3 stop; a print with another set-up: 1/6 stop. Limits: share of errors within the 95 % limit stated.\n");
         if (asked.steadyPercent() > 0) {
             text.append(asked.steadyPercent())
                     .append(" % of the variance of cast judgements is one error all through a run.\n");
@@ -91,7 +92,8 @@ public final class TrialReport {
                 pair("%.2f", f.deltaE00Median(), f.deltaE00P90()),
                 f.limitsHold().isEmpty()
                         ? "–"
-                        : String.format(Locale.ROOT, "%.0f %%", PERCENT * f.limitsHold().getAsDouble()),
+                        : String.format(
+                                Locale.ROOT, "%.0f %%", PERCENT * f.limitsHold().getAsDouble()),
                 says(r.advice()));
     }
 

@@ -42,7 +42,8 @@ final class PracticeStores {
                 62,
                 5,
                 true,
-                "0/47/52"));
+                "0/47/52",
+                "gloss"));
         stores.add(new Bath(Ids.fresh(), 1, Monochrome.ID, "Developer 1 + 9", mixed, 1.5, 0.31));
         stores.add(new Bath(Ids.fresh(), 2, Monochrome.ID, "Stop 1 + 19", mixed, 3.75, 0.21));
         stores.add(new Bath(Ids.fresh(), 3, Monochrome.ID, "Fixer 1 + 4", mixed, 2.0, 1.26));
@@ -66,6 +67,6 @@ final class PracticeStores {
             double left,
             int reserve) {
         return new Paper(
-                Ids.fresh(), name, Monochrome.ID, base, widthMm, heightMm, batch, box, left, reserve, true, null);
+                Ids.fresh(), name, Monochrome.ID, base, widthMm, heightMm, batch, box, left, reserve, true, null, "");
     }
 }

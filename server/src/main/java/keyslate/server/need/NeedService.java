@@ -148,9 +148,7 @@ class NeedService {
 
     private static double shift(FieldErrors errors, String pointer, String name, @Nullable Double points) {
         return errors.check(
-                pointer,
-                0.0,
-                () -> Check.within(name, points == null ? 0 : points, -MOST_SHIFT, MOST_SHIFT, "points"));
+                pointer, 0.0, () -> Check.within(name, points == null ? 0 : points, -MOST_SHIFT, MOST_SHIFT, "points"));
     }
 
     private static double points(FieldErrors errors, @Nullable Double points) {

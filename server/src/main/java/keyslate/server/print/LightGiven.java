@@ -24,6 +24,10 @@ final class LightGiven {
 
     /** What the lamp gave, phase by phase, less a lag for every time it went on. */
     static SheetLight of(ExposedSheet sheet, Rig rig, LampLag lag) {
+        return of(sheet, rig, lag, rig.logPerSecond());
+    }
+
+    static SheetLight of(ExposedSheet sheet, Rig rig, LampLag lag, double logPerSecond) {
         Map<Integer, Double> received = sheet.received(lag);
         Function<String, Reach.Area> areas = Previews.areas(rig.recipe());
         List<SheetLight.Burst> bursts = new ArrayList<>();
@@ -31,7 +35,7 @@ final class LightGiven {
             step.given(received.getOrDefault(step.place(), 0.0), lag)
                     .forEach(g -> bursts.add(SheetLight.burst(step, g, areas)));
         }
-        return new SheetLight(rig.logPerSecond(), bursts);
+        return new SheetLight(logPerSecond, bursts);
     }
 
     /** How the paper acts as the scan tells it, against the model with what is assumed of lamp and lag (REA-01). */

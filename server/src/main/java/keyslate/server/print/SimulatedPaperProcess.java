@@ -1,13 +1,11 @@
 package keyslate.server.print;
 
-import java.nio.charset.StandardCharsets;
 import java.util.Comparator;
 import java.util.Optional;
-import java.util.zip.CRC32;
 import keyslate.core.darkroom.Look;
 import keyslate.core.darkroom.Negative;
 import keyslate.core.darkroom.SheetLight;
-import keyslate.core.darkroom.StandInPaper;
+import keyslate.core.darkroom.StandInEquipment;
 import keyslate.core.exposure.LampLag;
 import keyslate.core.medium.Medium;
 import keyslate.core.script.Part;
@@ -39,9 +37,10 @@ class SimulatedPaperProcess implements PaperProcess {
         return negatives.negative(rig.subject(), medium).map(negative -> {
             Part view = sheet.piece().view();
             Negative part = negative.cropped(view.left(), view.top(), view.width(), view.height());
-            LampLag real = LampLag.ofSeconds(rig.lag().inSeconds() + StandInPaper.LAG_OFFSET_SECONDS);
-            SheetLight light = LightGiven.of(sheet, rig, real);
-            long box = seed(rig.paper().name() + rig.paper().batch());
+            StandInEquipment real = SimulatedEquipment.of(rig.enlarger(), rig.lens());
+            SheetLight light = LightGiven.of(
+                    sheet, rig, LampLag.ofSeconds(real.lagSeconds()), real.logPerSecond(rig.mark(), rig.projection()));
+            long box = SimulatedEquipment.seed(rig.paper().name() + rig.paper().batch());
             return medium.standIn().scan(part, rig.view(view), light, box, developerUsed(rig), light.hashCode());
         });
     }
@@ -53,11 +52,5 @@ class SimulatedPaperProcess implements PaperProcess {
                 .min(Comparator.comparingInt(Bath::place))
                 .map(bath -> Math.min(MOST_USED, bath.usedM2() / bath.capacityM2()))
                 .orElse(0.0);
-    }
-
-    private static long seed(String text) {
-        CRC32 crc = new CRC32();
-        crc.update(text.getBytes(StandardCharsets.UTF_8));
-        return crc.getValue();
     }
 }

@@ -3,14 +3,19 @@ package keyslate.server.recipe;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import keyslate.core.colour.Hue;
-import keyslate.core.exposure.ApertureTrade;
+import keyslate.core.exposure.Reciprocity;
 import keyslate.core.film.FrameNeed;
 import keyslate.core.film.NegativeReadings;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterShift;
 import keyslate.core.quantity.Stops;
+import keyslate.core.rescale.ExposureChain;
+import keyslate.core.rescale.Known;
+import keyslate.core.rescale.Link;
+import keyslate.core.rescale.Links;
 import keyslate.server.Show;
 import keyslate.server.recipe.StartingTime.Proposal;
 import keyslate.server.rig.LightView;
@@ -24,27 +29,47 @@ import keyslate.store.slate.Recipe;
  * light. Limits add in squares (FLM-05).
  */
 final class CarriedTime {
-    private static final Stops BY_SIZE = Stops.ofFraction(1, 6);
+    /** Between a contact and an enlargement, where lens and heights all differ. */
+    private static final Stops BY_CONTACT = Stops.ofFraction(1, 6);
+    /** How surely a height above the paper is read. */
+    private static final double DISTANCE_MM = 3;
+
+    private static final Stops BY_GRADE = Stops.ofFraction(1, 6);
+    private static final Stops BY_BATCH = Stops.ofFraction(1, 3);
+    /** A lamp that was never compared. */
+    private static final Stops BY_LAMP = Stops.of(1);
+    /** Limit of a pack's time factor for each point that changes: 0.1 stop for 20. */
+    private static final double BY_POINT = 0.1 / 20;
+
     /** A densitometer and two readings. */
     private static final Stops BY_READINGS = Stops.ofFraction(1, 6);
 
-    /** From here on three patches cost less than a sheet that is thrown away (model, section 14). */
-    private static final double WORTH_A_CHECK = 1.0 / 6 - 1e-9;
-
+    private static final double SHORTEST_SECONDS = 0.05;
     private static final double SAME_FACTOR = 0.005;
     private static final double SAME_CONTRAST = 0.02;
+    private static final double SAME_STOPS = 1e-6;
 
     private final Rig before;
+    private final ExposureTime received;
     private final Rig now;
     private final int sheetNumber;
     private final List<String> ofNegative = new ArrayList<>();
     private Stops more = Stops.ZERO;
-    private Stops limit = BY_SIZE;
+    private Stops limit = Stops.ZERO;
     private Light right;
 
-    /** From a sheet with that rig, the number of the sheet on its cord, to another rig. */
-    CarriedTime(Rig before, Rig now, int sheetNumber) {
+    /**
+     * From a sheet with that rig to another one.
+     *
+     * @param stood the rig as it stood; {@code before} the same with what is known of its things today
+     * @param sheetNumber of the sheet on its cord
+     */
+    CarriedTime(Rig stood, Rig before, Rig now, int sheetNumber) {
         this.before = before;
+        // What was set stays; what the paper got of it is known better once the lag was measured.
+        double set = stood.base().inSeconds() + stood.lag().inSeconds();
+        this.received = ExposureTime.ofSeconds(
+                Math.max(SHORTEST_SECONDS, set - before.lag().inSeconds()));
         this.now = now;
         this.sheetNumber = sheetNumber;
         this.right = before.light();
@@ -63,7 +88,8 @@ final class CarriedTime {
             }
             right = cast;
         } else if (need.packMagenta() != null) {
-            Light shifted = now.medium().core().shifted(right, FilterShift.of(0, need.packMagenta(), need.packYellow()));
+            Light shifted =
+                    now.medium().core().shifted(right, FilterShift.of(0, need.packMagenta(), need.packYellow()));
             if (!shifted.equals(right)) {
                 ofNegative.add(shifted.notation() + " instead of " + right.notation() + ": "
                         + Show.lightChange(right, shifted) + " by the proof's scan");
@@ -84,7 +110,7 @@ final class CarriedTime {
 
     private void add(FrameNeed need, String other, String how) {
         more = need.more();
-        limit = need.limitWith(BY_SIZE);
+        limit = need.limit();
         ofNegative.add("× " + Show.factor(more.toFactor()) + ": it needs " + Show.stops(more) + " of light beside "
                 + other + ", " + how + ", ± " + Show.stopsApart(need.limit()));
         if (Math.abs(need.contrast() - 1) > SAME_CONTRAST) {
@@ -99,42 +125,35 @@ final class CarriedTime {
 
     Proposal propose(String headline) {
         List<String> lines = new ArrayList<>();
-        lines.add(Show.seconds(before.base().inSeconds()) + " at " + size(before) + ", "
+        lines.add(Show.seconds(received.inSeconds()) + " at " + size(before) + ", "
                 + (before.byBareLamp() ? "" : Show.aperture(before.aperture().engraved()) + ", ")
                 + before.light().notation() + ": " + (now.subject().isProof() ? "sheet " : "print ")
                 + sheetNumber + " of “" + before.recipe().naming().title() + "”");
         lines.addAll(ofNegative);
-        ExposureTime time = before.base().plus(more);
-        double size = before.projection().timeFactor(now.projection());
-        boolean moved = Math.abs(size - 1) > SAME_FACTOR;
-        if (moved) {
-            lines.add(sizeLine(size));
-        }
-        time = time.times(size);
-        ExposureTime opened = ApertureTrade.timeAt(time, before.opening(), now.opening());
-        if (!opened.equals(time)) {
-            lines.add("× " + Show.factor(opened.inSeconds() / time.inSeconds()) + " for "
-                    + Show.aperture(now.aperture().engraved()) + " instead of "
-                    + Show.aperture(before.aperture().engraved()));
-        }
         // A default light gives way to the one that is right by the print; a light of one's own is kept, and the time
         // follows.
         Light light = "default".equals(now.recipe().base().source()) ? right : now.light();
-        double factor = now.medium().core().timeFactor(before.light(), light);
-        ExposureTime through = opened.times(factor);
-        if (!light.equals(before.light())) {
-            lines.add("× " + Show.factor(factor) + " for " + light.notation() + ", as dark");
-        }
-        lines.add("= " + Show.seconds(through.inSeconds()) + ", ± " + Show.stopsApart(limit) + ": "
-                + Show.seconds(through.plus(limit.negated()).inSeconds()) + " to "
-                + Show.seconds(through.plus(limit).inSeconds()));
-        if (!before.paper().id().equals(now.paper().id())) {
+        List<Told> told = new ArrayList<>(List.of(size(), opening(), light(light), batch(), lamp()));
+        List<Link> links = new ArrayList<>(List.of(new Link(Link.Cause.NEGATIVE, more, limit)));
+        told.forEach(t -> {
+            links.add(t.link());
+            t.line().ifPresent(lines::add);
+        });
+        ExposureTime through = new ExposureChain(links).apply(received, Reciprocity.NONE);
+        links.add(Links.lag(received, before.knownLag(), through, now.knownLag(), isSameEnlarger()));
+        ExposureChain chain = new ExposureChain(links);
+        Stops open = chain.limit();
+        lines.add("= " + Show.seconds(through.inSeconds()) + ", " + Show.stops(chain.more()) + " in all, ± "
+                + Show.stopsApart(open) + ": "
+                + Show.seconds(through.plus(open.negated()).inSeconds()) + " to "
+                + Show.seconds(through.plus(open).inSeconds()));
+        if (!isSamePaper()) {
             lines.add("Another paper or batch: make a strip of three patches first.");
         } else if (now.subject().isProof()) {
-            lines.add(moved ? "Approximate: the head stood elsewhere." : mark());
+            lines.add(isMoved() ? "Approximate: the head stood elsewhere." : mark());
         }
-        boolean check = limit.inStops() >= WORTH_A_CHECK;
-        Stops step = limit.toNearestTwelfth();
+        boolean check = chain.isWorthACheck(false);
+        Stops step = open.toNearestTwelfth();
         if (check) {
             lines.add("Three patches " + Show.stopsApart(step) + " apart are worth their paper.");
         }
@@ -145,9 +164,110 @@ final class CarriedTime {
                 "rescaled",
                 headline,
                 lines,
-                limit.inStops(),
+                open.inStops(),
                 check ? step.inStops() : null,
                 differs);
+    }
+
+    /** A factor with the line that tells it, where there is something to tell. */
+    private record Told(Link link, Optional<String> line) {
+        static Told nothing(Link.Cause cause) {
+            return new Told(new Link(cause, Stops.ZERO, Stops.ZERO), Optional.empty());
+        }
+    }
+
+    private boolean isSameEnlarger() {
+        return before.enlarger().id().equals(now.enlarger().id());
+    }
+
+    private boolean isSamePaper() {
+        return before.paper().id().equals(now.paper().id());
+    }
+
+    private boolean isSameLens() {
+        return before.lens().id().equals(now.lens().id());
+    }
+
+    private boolean isMoved() {
+        return Math.abs(before.projection().timeFactor(now.projection()) - 1) > SAME_FACTOR;
+    }
+
+    private Told size() {
+        Stops stops = before.projection().stopsMoreTime(now.projection());
+        Link link = new Link(Link.Cause.SIZE, stops, sizeLimit());
+        return new Told(link, isMoved() ? Optional.of(sizeLine(stops.toFactor())) : Optional.empty());
+    }
+
+    private Stops sizeLimit() {
+        if (before.inContact() && now.inContact()) {
+            double off = 2 * Math.log(1 + DISTANCE_MM / now.lightToPaper().inMm()) / Math.log(2);
+            return isMoved() ? Stops.of(off * Math.sqrt(2)) : Stops.ZERO;
+        }
+        if (before.inContact() || now.inContact()) {
+            return BY_CONTACT;
+        }
+        Known pupil = before.inversePupil();
+        return (isSameLens()
+                        ? Links.size(before.magnification(), 0, now.magnification(), 0, pupil)
+                        : Links.sizeThroughAnother(
+                                before.magnification(), pupil, now.magnification(), 0, now.inversePupil()))
+                .limit();
+    }
+
+    private Told opening() {
+        if (before.byBareLamp()) {
+            return Told.nothing(Link.Cause.OPENING);
+        }
+        boolean same = isSameLens() && before.mark().equals(now.mark());
+        Link link = Links.opening(
+                before.mark().trueNumber(), before.openingOffset(), now.mark().trueNumber(), now.openingOffset(), same);
+        if (same || Math.abs(link.more().inStops()) < SAME_STOPS) {
+            return new Told(link, Optional.empty());
+        }
+        String measured = now.openingOffset().source() == Known.Source.DEFAULT ? "" : ", openings as measured";
+        return new Told(
+                link,
+                Optional.of("× " + Show.factor(link.more().toFactor()) + " for "
+                        + Show.aperture(now.aperture().engraved()) + " instead of "
+                        + Show.aperture(before.aperture().engraved()) + measured));
+    }
+
+    private Told light(Light light) {
+        if (light.equals(before.light())) {
+            return Told.nothing(Link.Cause.LIGHT);
+        }
+        double factor = now.medium().core().timeFactor(before.light(), light);
+        return new Told(
+                new Link(Link.Cause.LIGHT, Stops.ofFactor(factor), lightLimit(light)),
+                Optional.of("× " + Show.factor(factor) + " for " + light.notation() + ", as dark"));
+    }
+
+    private Stops lightLimit(Light light) {
+        List<Double> from = before.light().points();
+        List<Double> to = light.points();
+        if (from.isEmpty() || to.isEmpty()) {
+            return BY_GRADE;
+        }
+        double points = 0;
+        for (int dial = 0; dial < from.size(); dial++) {
+            points += Math.abs(to.get(dial) - from.get(dial));
+        }
+        return Stops.of(BY_POINT * points);
+    }
+
+    private Told batch() {
+        return isSamePaper()
+                ? Told.nothing(Link.Cause.BATCH)
+                : new Told(new Link(Link.Cause.BATCH, Stops.ZERO, BY_BATCH), Optional.empty());
+    }
+
+    private Told lamp() {
+        return isSameEnlarger()
+                ? Told.nothing(Link.Cause.LAMP)
+                : new Told(
+                        new Link(Link.Cause.LAMP, Stops.ZERO, BY_LAMP),
+                        Optional.of("× 1 for another enlarger: how its light compares is not known, ± "
+                                + Show.stopsApart(BY_LAMP)));
     }
 
     /** Where the head has to stand, as the column's own scale shows it. */

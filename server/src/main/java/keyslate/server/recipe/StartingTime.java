@@ -183,7 +183,8 @@ public class StartingTime {
     }
 
     private CarriedTime carried(Rig rig, Sheet print) {
-        return new CarriedTime(rigs.of(print, recipes.get(print.recipeId()), rig), rig, print.number());
+        Rig stood = rigs.of(print, recipes.get(print.recipeId()), rig);
+        return new CarriedTime(stood, rigs.asKnownToday(stood), rig, print.number());
     }
 
     /** The light that the paper of a rig begins with. */

@@ -12,6 +12,7 @@ import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FNumber;
 import keyslate.core.quantity.Length;
 import keyslate.core.quantity.Magnification;
+import keyslate.core.rescale.Known;
 import keyslate.core.script.Cue;
 import keyslate.core.script.ExposureStep;
 import keyslate.core.script.LampWay;
@@ -32,6 +33,7 @@ import keyslate.store.slate.Recipe;
  *
  * @param subject what it prints, as it is today
  * @param frameWidth of the negative as its picture stands; {@code frameHeight} alike
+ * @param constants what is known of enlarger, lens and paper
  */
 public record Rig(
         Recipe recipe,
@@ -41,7 +43,8 @@ public record Rig(
         Enlarger enlarger,
         Lens lens,
         Paper paper,
-        MediumPart medium) {
+        MediumPart medium,
+        Constants constants) {
     private static final double NARROWEST_PICTURE_MM = 10;
 
     /** Width of the whole frame over its height. */
@@ -107,7 +110,8 @@ public record Rig(
                 .contact()
                 .<Projection>map(c ->
                         new Projection.Contact(c.source(), Length.ofMm(lens.focalMm()), Length.ofMm(c.distanceMm())))
-                .orElseGet(() -> new Projection.Enlarged(magnification()));
+                .orElseGet(() ->
+                        new Projection.Enlarged(magnification(), inversePupil().value()));
     }
 
     /** Whether the negative lies on the paper. */
@@ -150,8 +154,33 @@ public record Rig(
         return ThinLens.ofMm(lens.focalMm());
     }
 
+    /** What is engraved, and what it truly is as far as that was measured. */
     public ApertureMark aperture() {
+        ApertureMark mark = mark();
+        double off = openingOffset().value();
+        return off == 0
+                ? mark
+                : new ApertureMark(mark.engraved(), FNumber.of(mark.trueNumber().inFStops() * Math.pow(2, -off / 2)));
+    }
+
+    /** What is engraved, taken at its word. */
+    public ApertureMark mark() {
         return ApertureMark.ofEngraved(recipe.setup().apertureMark(), lens.marksPerStop());
+    }
+
+    /** Stops more light at the mark that is set than engraved. */
+    public Known openingOffset() {
+        return constants.opening(lens.id(), mark());
+    }
+
+    /** Entrance over exit pupil of the lens with how well it is known. */
+    public Known inversePupil() {
+        return constants.inversePupil(lens.id());
+    }
+
+    /** Dead time of the lamp with how well it is known. */
+    public Known knownLag() {
+        return constants.lag(enlarger);
     }
 
     /** The light of the base exposure. */
@@ -165,7 +194,7 @@ public record Rig(
     }
 
     public LampLag lag() {
-        return LampLag.ofSeconds(enlarger.lagSeconds());
+        return LampLag.ofSeconds(knownLag().value());
     }
 
     /** The settings the timer has. */

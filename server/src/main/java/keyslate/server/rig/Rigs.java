@@ -1,10 +1,12 @@
 package keyslate.server.rig;
 
+import java.util.List;
 import keyslate.core.quantity.Length;
 import keyslate.server.medium.Media;
 import keyslate.server.subject.Subject;
 import keyslate.server.subject.Subjects;
 import keyslate.server.web.NotFoundException;
+import keyslate.store.bench.ConstantRepository;
 import keyslate.store.bench.Paper;
 import keyslate.store.bench.StoresRepository;
 import keyslate.store.json.Stood;
@@ -18,12 +20,19 @@ import org.springframework.stereotype.Component;
 @Component
 public class Rigs {
     private final StoresRepository stores;
+    private final ConstantRepository constants;
     private final Subjects subjects;
     private final SlateRepository slates;
     private final Media media;
 
-    Rigs(StoresRepository stores, Subjects subjects, SlateRepository slates, Media media) {
+    Rigs(
+            StoresRepository stores,
+            ConstantRepository constants,
+            Subjects subjects,
+            SlateRepository slates,
+            Media media) {
         this.stores = stores;
+        this.constants = constants;
         this.subjects = subjects;
         this.slates = slates;
         this.media = media;
@@ -45,7 +54,11 @@ public class Rigs {
                 stores.enlarger(recipe.setup().enlargerId()).orElseThrow(NotFoundException.of("enlarger")),
                 stores.lens(recipe.setup().lensId()).orElseThrow(NotFoundException.of("lens")),
                 paper,
-                media.of(paper.kind()));
+                media.of(paper.kind()),
+                Constants.of(constants.of(List.of(
+                        recipe.setup().enlargerId(),
+                        recipe.setup().lensId(),
+                        recipe.setup().paperId()))));
     }
 
     /** As it stood when the sheet was begun; where that was not recorded, with {@code today}'s things. */
@@ -60,7 +73,8 @@ public class Rigs {
                     stores.enlarger(recipe.setup().enlargerId()).orElse(today.enlarger()),
                     stores.lens(recipe.setup().lensId()).orElse(today.lens()),
                     stores.paper(recipe.setup().paperId()).orElse(today.paper()),
-                    today.medium());
+                    today.medium(),
+                    Constants.NONE);
         }
         return new Rig(
                 recipe,
@@ -70,7 +84,23 @@ public class Rigs {
                 stood.enlarger(),
                 stood.lens(),
                 stood.paper(),
-                media.of(stood.paper().kind()));
+                media.of(stood.paper().kind()),
+                stood.constants() == null ? Constants.NONE : new Constants(stood.constants()));
+    }
+
+    /** A rig of before with what is known of its things today. */
+    public Rig asKnownToday(Rig stood) {
+        return new Rig(
+                stood.recipe(),
+                stood.subject(),
+                stood.frameWidth(),
+                stood.frameHeight(),
+                stood.enlarger(),
+                stood.lens(),
+                stood.paper(),
+                stood.medium(),
+                Constants.of(constants.of(List.of(
+                        stood.enlarger().id(), stood.lens().id(), stood.paper().id()))));
     }
 
     /** What has to be frozen with a sheet that is begun with {@code rig}. */
@@ -90,6 +120,7 @@ public class Rigs {
                         ? new Stood.StoodFilm(
                                 proof.frames().stream().map(Frame::id).toList(),
                                 proof.cut().strips())
-                        : null);
+                        : null,
+                rig.constants().found());
     }
 }

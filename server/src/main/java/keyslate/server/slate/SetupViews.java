@@ -2,6 +2,7 @@ package keyslate.server.slate;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.quantity.QuantityException;
 import keyslate.core.script.Part;
@@ -98,8 +99,8 @@ final class SetupViews {
                 RectView.of(rig.crop()),
                 fit.lostFraction(),
                 lostMm < NOTHING_LOST_MM ? 0 : lostMm,
-                rig.enlarger().lagSeconds(),
-                rig.enlarger().lagSource(),
+                rig.lag().inSeconds(),
+                rig.knownLag().source().name().toLowerCase(Locale.ROOT),
                 warnings(rig, fit, fromOpen),
                 start);
     }

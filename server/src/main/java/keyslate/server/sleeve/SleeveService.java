@@ -101,7 +101,11 @@ class SleeveService {
         List<GridFrame> grid = new ArrayList<>();
         for (Frame frame : there) {
             grid.add(new GridFrame(
-                    frame.id(), frame.number(), frame.pictureId() != null, frame.upright(), flat(places.get(grid.size()))));
+                    frame.id(),
+                    frame.number(),
+                    frame.pictureId() != null,
+                    frame.upright(),
+                    flat(places.get(grid.size()))));
         }
         return grid;
     }

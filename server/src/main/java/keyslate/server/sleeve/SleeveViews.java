@@ -36,8 +36,7 @@ public final class SleeveViews {
      * @param upright whether it is to stand upright, though it lies along the strip
      * @param corners of the frame in the scan, eight numbers
      */
-    public record GridFrame(
-            String frameId, String number, boolean hasPicture, boolean upright, List<Double> corners) {}
+    public record GridFrame(String frameId, String number, boolean hasPicture, boolean upright, List<Double> corners) {}
 
     /**
      * A frame to be cut from the scan of its sheet.

@@ -10,6 +10,7 @@ import keyslate.core.exposure.CoverStrip;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.QuantityException;
 import keyslate.core.quantity.Stops;
+import keyslate.core.rescale.Known;
 import keyslate.core.script.CoverStripPlan;
 import keyslate.core.script.LampWay;
 import keyslate.core.script.Part;
@@ -184,11 +185,11 @@ public class StripKind implements SheetKind {
                 .filter(t -> rig.crop().holds(t.x(), t.y()))
                 .filter(t -> !rig.crop().within(area).holds(t.x(), t.y()))
                 .forEach(t -> notes.add("The strip misses “" + t.name() + "”: move it there, or read it elsewhere."));
-        double lag = rig.enlarger().lagSeconds();
+        double lag = rig.lag().inSeconds();
         if (lag > 0) {
-            String how = "default".equals(rig.enlarger().lagSource())
+            String how = rig.knownLag().source() == Known.Source.DEFAULT
                     ? "not measured yet."
-                    : "as " + rig.enlarger().lagSource() + ".";
+                    : "as " + rig.knownLag().source().name().toLowerCase(Locale.ROOT) + ".";
             notes.add("Bursts hold " + Show.number(lag) + " s for the lamp's lag, " + how);
         }
         return notes;

@@ -101,7 +101,8 @@ final class FileMapping {
                 p.sheetsLeft(),
                 p.reserveSheets(),
                 p.counted(),
-                p.startLight());
+                p.startLight(),
+                p.surface() == null || p.surface().isEmpty() ? null : p.surface());
     }
 
     static Paper toStore(FilePaper p) {
@@ -117,7 +118,8 @@ final class FileMapping {
                 p.sheetsLeft(),
                 p.reserveSheets(),
                 !Boolean.FALSE.equals(p.counted()),
-                p.startLight());
+                p.startLight(),
+                p.surface() == null ? "" : p.surface());
     }
 
     static FileSlate toFile(Slate s) {
@@ -306,7 +308,8 @@ final class FileMapping {
                 s.room(),
                 s.film() == null
                         ? null
-                        : new FileFilm(s.film().frameIds(), s.film().strips()));
+                        : new FileFilm(s.film().frameIds(), s.film().strips()),
+                FileConstants.toFile(s.constants()));
     }
 
     private static FileStep toFile(ExposureStep s) {
@@ -376,7 +379,8 @@ final class FileMapping {
                 s.room(),
                 s.film() == null
                         ? null
-                        : new Stood.StoodFilm(s.film().frameIds(), s.film().strips()));
+                        : new Stood.StoodFilm(s.film().frameIds(), s.film().strips()),
+                FileConstants.toStore(s.constants()));
     }
 
     private static ExposureStep toStore(FileStep s) {

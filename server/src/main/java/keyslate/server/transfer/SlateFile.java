@@ -132,7 +132,8 @@ public record SlateFile(
             double sheetsLeft,
             int reserveSheets,
             @Nullable Boolean counted,
-            @Nullable String startLight) {}
+            @Nullable String startLight,
+            @Nullable String surface) {}
 
     public record FileSlate(
             String id,
@@ -213,7 +214,33 @@ public record SlateFile(
             double frameHeightMm,
             List<FileBath> baths,
             String room,
-            @Nullable FileFilm film) {}
+            @Nullable FileFilm film,
+            @Nullable List<FileConstant> constants) {}
+
+    /** What was known of enlarger, lens or paper by a test or an entry; the parts it has not are left out. */
+    public record FileConstant(
+            String thingId,
+            String lensId,
+            String name,
+            String source,
+            String foundAt,
+            @Nullable Double value,
+            @Nullable Double limit,
+            @Nullable Double second,
+            @Nullable List<FilePlace> places,
+            @Nullable FileScale scale) {}
+
+    /** A constant at one place: an opening by its mark, a corner by its name. */
+    public record FilePlace(String at, double value, double limit) {}
+
+    /** A column's scale with one lens. */
+    public record FileScale(
+            double focalMm,
+            double begins,
+            double beginsVariance,
+            double focalVariance,
+            double covariance,
+            int freedom) {}
 
     /** Which frames lay under the glass of a proof, in order, and how many each strip had. */
     public record FileFilm(List<String> frameIds, List<Integer> strips) {}

@@ -10,6 +10,7 @@ package keyslate.store.bench;
  * @param reserveSheets below this it is the reserve
  * @param counted whether its owner counted the sheets; else the numbers mean nothing and are not shown
  * @param startLight what its owner begins with, such as "0/52/47"; null = a plain default
+ * @param surface in words, "" where nobody said; null in what stood before it was asked
  */
 public record Paper(
         String id,
@@ -23,4 +24,5 @@ public record Paper(
         double sheetsLeft,
         int reserveSheets,
         boolean counted,
-        String startLight) {}
+        String startLight,
+        String surface) {}

@@ -42,8 +42,7 @@ public final class CarryOver {
     private Sheet sheet() {
         Known lagBefore = lag(Side.BEFORE);
         Known lagAfter = table.sameEnlarger() ? lagBefore : lag(Side.AFTER);
-        ExposureTime received =
-                ExposureTime.ofSeconds(table.acceptedSet().inSeconds() - lagBefore.value());
+        ExposureTime received = ExposureTime.ofSeconds(table.acceptedSet().inSeconds() - lagBefore.value());
         double sizeLimit = table.byColumn() ? standAt() : 0;
         List<Link> links = new ArrayList<>(table.sameEnlarger() ? bySizes(sizeLimit) : byMeter());
         ExposureTime carried = new ExposureChain(links).apply(received, Reciprocity.NONE);
@@ -108,7 +107,8 @@ public final class CarryOver {
         double focal = table.focalMm(Side.AFTER);
         if (!calibrated) {
             ThinLens lens = ThinLens.ofMm(focal);
-            table.standsAt(lens.filmToLens(wanted).inMm() + lens.lensToPaper(wanted).inMm());
+            table.standsAt(
+                    lens.filmToLens(wanted).inMm() + lens.lensToPaper(wanted).inMm());
             double m = wanted.inTimes();
             return Links.COLUMN_MM / (focal * (1 - 1 / (m * m)));
         }

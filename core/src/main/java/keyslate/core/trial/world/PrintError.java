@@ -21,9 +21,7 @@ public record PrintError(double stops, OptionalDouble grades, OptionalDouble del
 
     /** Whether it lies within the limit that was stated. */
     public OptionalDouble heldItsLimit() {
-        return stated.isEmpty()
-                ? OptionalDouble.empty()
-                : OptionalDouble.of(stops <= stated.getAsDouble() ? 1 : 0);
+        return stated.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(stops <= stated.getAsDouble() ? 1 : 0);
     }
 
     /** Within 1/12 stop, and within a quarter grade or ΔE00 2 as it applies. */

@@ -159,7 +159,8 @@ public final class SimulatedMove implements MoveTable {
     public LagReadings lag(Side side) {
         List<LagReadings.Burst> bursts = new ArrayList<>();
         for (double set : BURSTS) {
-            bursts.add(new LagReadings.Burst(set, meter.shows(100 * (set - stands.get(side).lag()))));
+            bursts.add(new LagReadings.Burst(
+                    set, meter.shows(100 * (set - stands.get(side).lag()))));
         }
         return new LagReadings(bursts);
     }
@@ -210,7 +211,8 @@ public final class SimulatedMove implements MoveTable {
 
     /** Stops more light by the meter that the paper needs after the move, as its lamp is of another colour. */
     private double lampStops() {
-        return needs(stands.get(Side.AFTER).kelvin()) - needs(stands.get(Side.BEFORE).kelvin());
+        return needs(stands.get(Side.AFTER).kelvin())
+                - needs(stands.get(Side.BEFORE).kelvin());
     }
 
     private static double needs(double kelvin) {
@@ -224,7 +226,10 @@ public final class SimulatedMove implements MoveTable {
     public PrintError errorOf(CarryOver.Sheet sheet) {
         double before = Math.log(accepted - stands.get(Side.BEFORE).lag()) / Math.log(2)
                 + light(Side.BEFORE, sizes.get(Side.BEFORE));
-        double after = Math.log(Math.max(0.01, sheet.setSeconds() - stands.get(Side.AFTER).lag())) / Math.log(2)
+        double after = Math.log(Math.max(
+                                0.01,
+                                sheet.setSeconds() - stands.get(Side.AFTER).lag()))
+                        / Math.log(2)
                 + light(Side.AFTER, stood)
                 - lampStops();
         return new PrintError(

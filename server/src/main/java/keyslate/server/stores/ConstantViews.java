@@ -1,0 +1,188 @@
+package keyslate.server.stores;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import keyslate.core.rescale.Links;
+import keyslate.server.Show;
+import keyslate.server.rig.Constants.Name;
+import keyslate.server.stores.StoresViews.ConstantView;
+import keyslate.store.bench.Constant;
+import keyslate.store.bench.Enlarger;
+import keyslate.store.bench.Lens;
+import keyslate.store.bench.Paper;
+import keyslate.store.bench.Thing;
+import keyslate.store.json.StoredConstant;
+import org.jspecify.annotations.Nullable;
+
+/** Constants in words: what, how much, how surely, from what. */
+public final class ConstantViews {
+    private static final String DEFAULT = "default";
+
+    private ConstantViews() {}
+
+    static List<ConstantView> of(Enlarger e, List<Constant> found, List<Lens> lenses) {
+        List<ConstantView> views = new ArrayList<>();
+        views.add(find(found, e.id(), Name.LAG, "")
+                .map(ConstantViews::view)
+                .orElseGet(() -> new ConstantView(
+                        Name.LAG.name(),
+                        "Lamp lag, each burst",
+                        seconds(e.lagSeconds()),
+                        "± " + seconds(Links.LAG.limit()),
+                        e.lagSource(),
+                        null,
+                        null,
+                        null)));
+        views.add(find(found, e.id(), Name.EVENNESS, "")
+                .map(ConstantViews::view)
+                .orElseGet(() -> byDefault(Name.EVENNESS, "Evenness, darkest corner", "not measured", null, null)));
+        for (Lens lens : lenses) {
+            String label = "Column scale, " + lens.name();
+            views.add(find(found, e.id(), Name.COLUMN, lens.id())
+                    .map(c -> labelled(view(c), label))
+                    .orElseGet(() -> byDefault(
+                            Name.COLUMN,
+                            label,
+                            "by focal length",
+                            "± " + Show.number(Links.COLUMN_MM) + " mm",
+                            lens.id())));
+        }
+        return views;
+    }
+
+    static List<ConstantView> of(Lens lens, List<Constant> found) {
+        return List.of(
+                find(found, lens.id(), Name.OPENINGS, "")
+                        .map(ConstantViews::view)
+                        .orElseGet(() -> byDefault(
+                                Name.OPENINGS,
+                                "True openings",
+                                "as engraved",
+                                "± " + hundredths(Links.OPENING.limit()) + " stop each",
+                                null)),
+                find(found, lens.id(), Name.PUPIL, "")
+                        .map(ConstantViews::view)
+                        .orElseGet(() -> byDefault(
+                                Name.PUPIL,
+                                "Light against size, 1/p",
+                                Show.factor(Links.PUPIL.value()),
+                                "± " + hundredths(Links.PUPIL.limit()),
+                                null)));
+    }
+
+    static List<ConstantView> of(Paper paper, List<Constant> found) {
+        return List.of(find(found, paper.id(), Name.DRY_DOWN, "")
+                .map(ConstantViews::view)
+                .orElseGet(() -> byDefault(Name.DRY_DOWN, "Dries down by", "not measured", null, null)));
+    }
+
+    static List<ConstantView> of(Thing thing, List<Constant> found) {
+        return ThingKind.valueOf(thing.kind()) == ThingKind.SAFELIGHT
+                ? List.of(find(found, thing.id(), Name.SAFE_MINUTES, "")
+                        .map(ConstantViews::view)
+                        .orElseGet(() -> byDefault(Name.SAFE_MINUTES, "Paper is safe for", "not tested", null, null)))
+                : List.of();
+    }
+
+    private static Optional<Constant> find(List<Constant> found, String thingId, Name name, String lensId) {
+        return found.stream()
+                .filter(c -> c.thingId().equals(thingId)
+                        && c.name().equals(name.name())
+                        && c.lensId().equals(lensId))
+                .findFirst();
+    }
+
+    private static ConstantView byDefault(
+            Name name, String label, String text, @Nullable String limit, @Nullable String lensId) {
+        return new ConstantView(name.name(), label, text, limit, DEFAULT, null, null, lensId);
+    }
+
+    private static ConstantView labelled(ConstantView v, String label) {
+        return new ConstantView(v.name(), label, v.text(), v.limit(), v.source(), v.foundAt(), v.id(), v.lensId());
+    }
+
+    /** A constant that was found. */
+    public static ConstantView view(Constant c) {
+        return switch (Name.valueOf(c.name())) {
+            case LAG ->
+                found(
+                        c,
+                        c.value().second() == null
+                                ? "Lamp lag, each burst"
+                                : "Lamp lag; bursts repeat within "
+                                        + Show.number(c.value().second()) + " %",
+                        seconds(c.value().value()),
+                        "± " + seconds(c.value().limit()));
+            case EVENNESS -> {
+                StoredConstant.Place darkest = c.value().places().stream()
+                        .min(Comparator.comparingDouble(StoredConstant.Place::value))
+                        .orElseThrow();
+                yield found(
+                        c,
+                        "Evenness, darkest corner",
+                        stop(darkest.value()),
+                        "± " + hundredths(darkest.limit()) + " stop");
+            }
+            case COLUMN -> {
+                StoredConstant.Scale s = c.value().scale();
+                yield found(
+                        c,
+                        "Column scale",
+                        "focal length " + Show.number(s.focalMm()) + " mm, begins at " + Show.number(s.begins())
+                                + " mm",
+                        null);
+            }
+            case OPENINGS -> {
+                StoredConstant.Place farthest = c.value().places().stream()
+                        .max(Comparator.comparingDouble(p -> Math.abs(p.value())))
+                        .orElseThrow();
+                yield found(
+                        c,
+                        "True openings, farthest off",
+                        Show.aperture(Double.parseDouble(farthest.at())) + " " + stop(farthest.value()),
+                        "± " + hundredths(farthest.limit()) + " stop");
+            }
+            case PUPIL ->
+                found(
+                        c,
+                        "Light against size, 1/p",
+                        Show.factor(c.value().value()),
+                        "± " + hundredths(c.value().limit()));
+            case DRY_DOWN ->
+                found(
+                        c,
+                        "Dries down by",
+                        Show.number(c.value().value()) + " %",
+                        "± " + Show.number(c.value().limit()) + " %");
+            case SAFE_MINUTES ->
+                found(c, "Paper is safe for", Show.number(c.value().value()) + " min", null);
+        };
+    }
+
+    private static ConstantView found(Constant c, String label, String text, @Nullable String limit) {
+        return new ConstantView(
+                c.name(),
+                label,
+                text,
+                limit,
+                c.source().toLowerCase(Locale.ROOT),
+                c.foundAt(),
+                c.id(),
+                c.lensId().isEmpty() ? null : c.lensId());
+    }
+
+    private static String seconds(double seconds) {
+        return String.format(Locale.ROOT, "%.2f s", seconds);
+    }
+
+    private static String hundredths(double value) {
+        return String.format(Locale.ROOT, "%.2f", value);
+    }
+
+    private static String stop(double stops) {
+        return String.format(Locale.ROOT, "%+.2f stop", stops).replace('-', '−');
+    }
+}

@@ -1,0 +1,58 @@
+package keyslate.server.stores;
+
+import keyslate.core.rescale.Links;
+import keyslate.store.bench.StoresRepository;
+
+/** Constants that a printer may say without readings: by a data sheet, or by a test of their own. */
+enum Entered {
+    LAG("lamp lag", 0, 2, "s", Links.LAG.limit()),
+    DRY_DOWN("dry-down", 0, 20, "%", 2),
+    SAFE_MINUTES("safe time", 0.5, 240, "min", 0);
+
+    private final String words;
+    private final double least;
+    private final double most;
+    private final String unit;
+    private final double usualLimit;
+
+    Entered(String words, double least, double most, String unit, double usualLimit) {
+        this.words = words;
+        this.least = least;
+        this.most = most;
+        this.unit = unit;
+        this.usualLimit = usualLimit;
+    }
+
+    /** Whether a thing of that id has this constant. */
+    boolean isOf(StoresRepository stores, String id) {
+        return switch (this) {
+            case LAG -> stores.enlarger(id).isPresent();
+            case DRY_DOWN -> stores.paper(id).isPresent();
+            case SAFE_MINUTES ->
+                stores.thing(id)
+                        .filter(t -> ThingKind.valueOf(t.kind()) == ThingKind.SAFELIGHT)
+                        .isPresent();
+        };
+    }
+
+    String words() {
+        return words;
+    }
+
+    double least() {
+        return least;
+    }
+
+    double most() {
+        return most;
+    }
+
+    String unit() {
+        return unit;
+    }
+
+    /** 95 % limit where its owner says none. */
+    double usualLimit() {
+        return usualLimit;
+    }
+}

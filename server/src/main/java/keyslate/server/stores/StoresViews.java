@@ -1,0 +1,208 @@
+package keyslate.server.stores;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** What stands on the shelves, and what the page says of it. */
+public final class StoresViews {
+    private StoresViews() {}
+
+    /**
+     * The shelves.
+     *
+     * @param retired the last one first
+     * @param constants of all things in use; {@code found} those of them that are no default
+     * @param suggested the test that is worth making next; none when one was made in the last half day
+     * @param practice whether a simulated meter is there
+     */
+    public record StoresView(
+            List<EnlargerView> enlargers,
+            List<LensView> lenses,
+            List<PaperView> papers,
+            List<ThingView> things,
+            List<RetiredView> retired,
+            Units units,
+            int constants,
+            int found,
+            @Nullable Suggestion suggested,
+            boolean practice) {}
+
+    /**
+     * An enlarger.
+     *
+     * @param lamp SWITCHED, MY_TIMER or BURNS
+     * @param lagSource default, entered or measured; {@code columnSource} alike
+     * @param constants what is known of it
+     */
+    public record EnlargerView(
+            String id,
+            String name,
+            String head,
+            String lamp,
+            boolean dials,
+            double lagSeconds,
+            String lagSource,
+            double columnMm,
+            String columnSource,
+            List<ConstantView> constants) {}
+
+    /** A lens with the marks on its ring. */
+    public record LensView(
+            String id,
+            String name,
+            double focalMm,
+            double coversMm,
+            int marksPerStop,
+            List<Double> marks,
+            List<ConstantView> constants) {}
+
+    /**
+     * A box of paper.
+     *
+     * @param counted whether its owner counted the sheets; else the numbers mean nothing
+     * @param surface in words, empty where nobody said
+     * @param pieces that were cut and lie in the box
+     */
+    public record PaperView(
+            String id,
+            String name,
+            String kind,
+            String base,
+            String batch,
+            double widthMm,
+            double heightMm,
+            int sheetsInBox,
+            double sheetsLeft,
+            int reserveSheets,
+            boolean counted,
+            String surface,
+            @Nullable String startLight,
+            List<PiecesView> pieces,
+            List<ConstantView> constants) {}
+
+    /** Pieces of one size. */
+    public record PiecesView(double longMm, double shortMm, int pieces) {}
+
+    /**
+     * Another thing.
+     *
+     * @param kind EASEL, CARRIER, FILTER_SET, VIEWING_KIT, DRUM, MACHINE, VIEWING_LIGHT or SAFELIGHT
+     * @param says its facts in words
+     */
+    public record ThingView(
+            String id, String kind, String name, Facts facts, List<String> says, List<ConstantView> constants) {}
+
+    /**
+     * What a computation uses of a thing; left out where it does not apply.
+     *
+     * @param longMm of the sheet an easel or a machine takes, of the window of a carrier, of the wall of a drum; {@code shortMm} across
+     * @param bordersFixedMm of an easel without blades
+     * @param place of a filter set: ABOVE_NEGATIVE, BELOW_LENS or HEAD
+     * @param timeFactor by which it costs light as it is put in, 0.1 to 100
+     * @param pieces a drum or a machine holds at once
+     * @param feed which side goes in first, LONG or SHORT
+     * @param darkUntil what ends the dark, in words
+     * @param kelvin of a light
+     */
+    public record Facts(
+            @Nullable Double longMm,
+            @Nullable Double shortMm,
+            @Nullable Double bordersFixedMm,
+            @Nullable String place,
+            @Nullable Double timeFactor,
+            @Nullable Integer pieces,
+            @Nullable String feed,
+            @Nullable String darkUntil,
+            @Nullable Double kelvin) {}
+
+    /** A thing that is retired; {@code shelf} enlarger, lens, paper or thing. */
+    public record RetiredView(String id, String name, String shelf, String retiredAt) {}
+
+    /** How lengths and temperatures are shown: mm, cm or in; C or F. */
+    public record Units(@Nullable String length, @Nullable String temperature) {}
+
+    /**
+     * A constant of a thing.
+     *
+     * @param name LAG, EVENNESS, COLUMN, OPENINGS, PUPIL, DRY_DOWN or SAFE_MINUTES
+     * @param label what it is, in words
+     * @param text with its unit
+     * @param limit that the truth lies within in 95 of 100, with its unit
+     * @param source default, entered or measured
+     * @param foundAt when, and {@code id} by which it can be taken back; left out of a default
+     * @param lensId the lens it holds for, left out where it holds for all
+     */
+    public record ConstantView(
+            String name,
+            String label,
+            String text,
+            @Nullable String limit,
+            String source,
+            @Nullable String foundAt,
+            @Nullable String id,
+            @Nullable String lensId) {}
+
+    /** A test worth making. */
+    public record Suggestion(
+            String thingId, String name, @Nullable String lensId, String headline, String why) {}
+
+    /**
+     * An enlarger to be added or changed; what is left out stays, or is a default.
+     *
+     * @param lamp SWITCHED in the practice darkroom alone
+     */
+    public record EnlargerAsked(
+            @Nullable String name,
+            @Nullable String head,
+            @Nullable String lamp,
+            @Nullable Boolean dials,
+            @Nullable Double columnMm) {}
+
+    /**
+     * A lens to be added or changed.
+     *
+     * @param coversMm longest diagonal; by the focal length when left out
+     */
+    public record LensAsked(
+            @Nullable String name,
+            @Nullable Double focalMm,
+            @Nullable Double openMark,
+            @Nullable Double smallestMark,
+            @Nullable Integer marksPerStop,
+            @Nullable Double coversMm) {}
+
+    /** A box of paper to be added or changed; counted once {@code sheetsLeft} is given. */
+    public record PaperAsked(
+            @Nullable String name,
+            @Nullable String kind,
+            @Nullable String base,
+            @Nullable String surface,
+            @Nullable String batch,
+            @Nullable Double longMm,
+            @Nullable Double shortMm,
+            @Nullable Integer sheetsInBox,
+            @Nullable Double sheetsLeft,
+            @Nullable Integer reserveSheets) {}
+
+    /** Another thing to be added or changed; its kind stays. */
+    public record ThingAsked(
+            @Nullable String kind,
+            @Nullable String name,
+            @Nullable Facts facts) {}
+
+    /** Whether a thing is to be retired, or taken into use again. */
+    public record Retire(boolean retired) {}
+
+    /**
+     * A constant as its owner says it.
+     *
+     * @param name LAG in seconds, DRY_DOWN in percent, SAFE_MINUTES in minutes
+     * @param limit 95 %, in the same unit; that of a default when left out
+     * @param remark from what
+     */
+    public record ConstantAsked(
+            @Nullable String name,
+            @Nullable Double value,
+            @Nullable Double limit,
+            @Nullable String remark) {}
+}

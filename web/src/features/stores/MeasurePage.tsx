@@ -1,0 +1,314 @@
+import { useMutation } from "@tanstack/react-query";
+import { Button, Input } from "antd";
+import { useState } from "react";
+import { useNavigate, useParams, useSearchParams } from "react-router";
+import { BenchEdge } from "../../app/BenchEdge";
+import { KeyList } from "../../app/KeyList";
+import { Wordmark } from "../../app/Wordmark";
+import type { Problem } from "../../shared/api/client";
+import { toProblem } from "../../shared/api/client";
+import {
+  type Calibration,
+  type Stores,
+  readMeter,
+  useCalibration,
+  useKeepCalibration,
+} from "../../shared/api/stores";
+import { useStores } from "../../shared/api/slate";
+import { useKeys } from "../../shared/keys/keys";
+import { enterRoom, useRoom } from "../../shared/room/room";
+import { parseQuantity } from "../../shared/units/parse";
+import { Choice } from "../../shared/ui/Choice";
+import { Verdict } from "../../shared/ui/Verdict";
+import { type Standing, type Taken, type Test, testOf } from "./tests";
+
+/** A calibration, reading by reading; nothing counts before it is kept. */
+export function MeasurePage() {
+  const { id = "", name = "" } = useParams();
+  const stores = useStores();
+  const [search] = useSearchParams();
+  const room = useRoom();
+  const navigate = useNavigate();
+  const [keysOpen, setKeysOpen] = useState(false);
+  useKeys({
+    b: () => void navigate("/"),
+    s: () => enterRoom(room === "white" ? "safelight" : "white"),
+    "?": () => setKeysOpen(true),
+  });
+  if (stores.error) throw stores.error;
+  const test = stores.data && testOf(name, id, stores.data);
+  return (
+    <div className="frame rolls stores">
+      {stores.data && test ? (
+        <Measuring
+          key={id + name}
+          id={id}
+          test={test}
+          stores={stores.data}
+          lens={search.get("lens") ?? undefined}
+        />
+      ) : (
+        <main className="frame-main rolls-main">{stores.data && <p>There is no such test.</p>}</main>
+      )}
+      <BenchEdge onKeys={() => setKeysOpen(true)} />
+      <KeyList open={keysOpen} onClose={() => setKeysOpen(false)} />
+    </div>
+  );
+}
+
+interface Line {
+  given: string;
+  reading: string;
+}
+
+function taken(lines: readonly Line[]): Taken[] {
+  return lines.flatMap((line) => {
+    const given = parseQuantity(line.given);
+    const reading = parseQuantity(line.reading);
+    return given.kind === "error" || reading.kind === "error"
+      ? []
+      : [{ given: given.value, reading: reading.value }];
+  });
+}
+
+function nameOf(stores: Stores, id: string): string {
+  const all = [...stores.enlargers, ...stores.lenses, ...stores.papers];
+  return all.find((thing) => thing.id === id)?.name ?? "";
+}
+
+function Measuring(props: { id: string; test: Test; stores: Stores; lens: string | undefined }) {
+  const { id, test, stores } = props;
+  const navigate = useNavigate();
+  const isLens = stores.lenses.some((l) => l.id === id);
+  const [standing, setStanding] = useState<Standing>({
+    enlargerId: isLens ? (stores.enlargers[0]?.id ?? "") : id,
+    lensId: isLens ? id : (props.lens ?? stores.lenses.at(1)?.id ?? stores.lenses[0]?.id ?? ""),
+  });
+  const [once, setOnce] = useState(String(test.once?.first ?? 0));
+  const [lines, setLines] = useState<Line[]>(() =>
+    test.rows.map((row) => ({ given: String(row.given), reading: "" })),
+  );
+  const readings = taken(lines);
+  const onceNumber = Number(once.replace(",", "."));
+  const full = readings.length === lines.length && Number.isFinite(onceNumber);
+  const asked = full ? test.asked(id, standing, readings, onceNumber) : undefined;
+  const result = useCalibration(asked);
+  const keep = useKeepCalibration();
+  const next = lines.findIndex((line) => line.reading.trim() === "");
+  const set = (index: number, change: Partial<Line>) =>
+    setLines((now) => now.map((line, i) => (i === index ? { ...line, ...change } : line)));
+  const meter = useMutation<number, Problem, number>({
+    mutationFn: async (index) => {
+      const given = parseQuantity(lines[index]?.given ?? "");
+      const row = { given: given.kind === "error" ? 0 : given.value, reading: 0 };
+      const asks = test.meter?.(row, standing, onceNumber);
+      if (!asks) return 0;
+      const shown = await readMeter(asks).catch((error: unknown) => {
+        throw toProblem(error);
+      });
+      set(index, { reading: String(Number(shown.reading.toPrecision(4))) });
+      return shown.reading;
+    },
+  });
+  const problem = result.error ?? keep.error;
+  const back = () => void navigate(`/stores?thing=${id}`);
+  return (
+    <>
+      <aside className="column rolls-column" aria-label="How it is done">
+        <Wordmark />
+        <h1>{test.title}</h1>
+        <p>{nameOf(stores, id)}</p>
+        <ol className="measure-steps">
+          {test.steps.map((step) => (
+            <li key={step}>{step}</li>
+          ))}
+        </ol>
+        <p className="rolls-hint">
+          Mains near water: dry hands, cables out of the wet side. A lamp that burned is hot.
+        </p>
+      </aside>
+      <main className="frame-main rolls-main">
+        <p className="lead">{test.why}</p>
+        <div className="field-row">
+          {test.picks === "lens" && (
+            <Choice
+              label="The lens that is on"
+              value={standing.lensId}
+              options={stores.lenses.map((l) => ({ value: l.id, label: l.name }))}
+              onChange={(lensId) => setStanding({ ...standing, lensId })}
+            />
+          )}
+          {test.picks === "enlarger" && (
+            <Choice
+              label="In which enlarger"
+              value={standing.enlargerId}
+              options={stores.enlargers.map((e) => ({ value: e.id, label: e.name }))}
+              onChange={(enlargerId) => setStanding({ ...standing, enlargerId })}
+            />
+          )}
+          {test.once && (
+            <label className="field">
+              {test.once.label}
+              <Input value={once} onChange={(e) => setOnce(e.target.value)} />
+            </label>
+          )}
+        </div>
+        <Readings
+          test={test}
+          lines={lines}
+          problem={problem ?? undefined}
+          next={next}
+          onChange={set}
+          onMore={
+            test.given === undefined
+              ? undefined
+              : () => setLines([...lines, { given: lines.at(-1)?.given ?? "", reading: "" }])
+          }
+        />
+        {stores.practice && test.meter && next >= 0 && (
+          <Button type="primary" loading={meter.isPending} onClick={() => meter.mutate(next)}>
+            Read the simulated meter
+          </Button>
+        )}
+        {meter.error && (
+          <p className="field-message" role="alert">
+            {meter.error.message}
+          </p>
+        )}
+      </main>
+      <aside className="panel" aria-label="What they say">
+        <h2>What the readings say</h2>
+        {result.data && <Places found={result.data} />}
+        <Verdict
+          headline={
+            result.data?.headline ??
+            (problem
+              ? "These readings do not fit together."
+              : `${String(lines.length - readings.length)} readings to go.`)
+          }
+          why={
+            result.data?.why[0] ??
+            problem?.at(test.list) ??
+            problem?.message ??
+            "Sheets that were exposed stay as they are; what comes rests on the new figure. It can be taken back."
+          }
+          restsOn={result.data?.why ?? []}
+        >
+          {asked && result.data && (
+            <Button
+              type="primary"
+              className="on-dark"
+              loading={keep.isPending}
+              onClick={() => keep.mutate(asked, { onSuccess: back })}
+            >
+              Keep it
+            </Button>
+          )}
+          <Button className="on-dark-quiet" onClick={back}>
+            {result.data ? "Leave it as it was" : "Not now"}
+          </Button>
+        </Verdict>
+      </aside>
+    </>
+  );
+}
+
+function Readings(props: {
+  test: Test;
+  lines: readonly Line[];
+  problem: Problem | undefined;
+  next: number;
+  onChange: (index: number, change: Partial<Line>) => void;
+  onMore: (() => void) | undefined;
+}) {
+  const { test, lines, problem } = props;
+  return (
+    <table className="readings">
+      <thead>
+        <tr>
+          <th scope="col">Reading</th>
+          {test.given !== undefined && <th scope="col">{test.given}</th>}
+          <th scope="col">{test.reading}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {lines.map((line, i) => {
+          const label = test.rows[i]?.label ?? `Reading ${String(i + 1)}`;
+          const message = unread(line) ?? problem?.at(`${test.list}/${String(i)}`);
+          return (
+            <tr key={i} aria-current={i === props.next ? "step" : undefined}>
+              <th scope="row">
+                {label}
+                {message !== undefined && (
+                  <span className="field-message" role="alert">
+                    {message}
+                  </span>
+                )}
+              </th>
+              {test.given !== undefined && (
+                <td>
+                  <Input
+                    aria-label={`${label}, ${test.given}`}
+                    value={line.given}
+                    onChange={(e) => props.onChange(i, { given: e.target.value })}
+                  />
+                </td>
+              )}
+              <td>
+                <Input
+                  aria-label={`${label}, ${test.reading}`}
+                  value={line.reading}
+                  status={message === undefined ? "" : "error"}
+                  onChange={(e) => props.onChange(i, { reading: e.target.value })}
+                />
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+      {props.onMore && (
+        <tfoot>
+          <tr>
+            <td colSpan={3}>
+              <Button size="small" onClick={props.onMore}>
+                One more reading
+              </Button>
+            </td>
+          </tr>
+        </tfoot>
+      )}
+    </table>
+  );
+}
+
+function unread(line: Line): string | undefined {
+  if (line.reading.trim() === "") return undefined;
+  const parsed = parseQuantity(line.reading);
+  return parsed.kind === "error" ? parsed.message : undefined;
+}
+
+function Places(props: { found: Calibration }) {
+  const { found } = props;
+  return (
+    <dl className="facts">
+      {found.places.length === 0 ? (
+        <div>
+          <dt>{found.constant.label}</dt>
+          <dd>
+            {found.constant.text} <small>{found.constant.limit}</small>
+          </dd>
+        </div>
+      ) : (
+        found.places.map((place) => (
+          <div key={place.at}>
+            <dt>{place.at}</dt>
+            <dd>
+              {`${place.stops < 0 ? "−" : "+"}${Math.abs(place.stops).toFixed(2)} stop`}{" "}
+              <small>± {place.limitStops.toFixed(2)}</small>
+            </dd>
+          </div>
+        ))
+      )}
+    </dl>
+  );
+}

@@ -1,0 +1,62 @@
+import { parseQuantity } from "../../shared/units/parse";
+import type { Fact } from "./shelves";
+
+/** Millimetres in a unit of length. */
+const MM: Record<string, number> = { mm: 1, cm: 10, in: 25.4 };
+
+export type Texts = Readonly<Record<string, string>>;
+
+/** What stands in the fields, lengths in the unit the user likes. */
+export function written(
+  facts: readonly Fact[],
+  values: Readonly<Record<string, unknown>> | undefined,
+  unit: string,
+): Texts {
+  return Object.fromEntries(
+    facts.map((fact) => {
+      const value = values?.[fact.name] ?? (values ? undefined : fact.first);
+      if (value === undefined || value === null) return [fact.name, ""];
+      if (fact.as === "length" && typeof value === "number") return [fact.name, length(value, unit)];
+      return [fact.name, String(value as string | number | boolean)];
+    }),
+  );
+}
+
+/** A length in a unit: "20.3" cm. */
+export function length(mm: number, unit: string): string {
+  return String(Math.round((100 * mm) / (MM[unit] ?? 1)) / 100);
+}
+
+export interface Read {
+  body: Record<string, unknown>;
+  problems: Record<string, string>;
+}
+
+/** The fields as they are sent: what was left empty is not; what cannot be read is said at its field. */
+export function read(facts: readonly Fact[], texts: Texts, unit: string): Read {
+  const body: Record<string, unknown> = {};
+  const problems: Record<string, string> = {};
+  for (const fact of facts) {
+    const text = texts[fact.name] ?? "";
+    if (fact.as === "yes") {
+      body[fact.name] = text === "true";
+    } else if (fact.as === "choice" || fact.as === "text") {
+      if (text !== "" || fact.as === "text") body[fact.name] = number(fact, text);
+    } else if (text.trim() !== "") {
+      const parsed = parseQuantity(text);
+      if (parsed.kind === "error") problems[fact.name] = parsed.message;
+      else body[fact.name] = fact.as === "length" ? millimetres(parsed, unit) : parsed.value;
+    }
+  }
+  return { body, problems };
+}
+
+/** A choice of how many clicks is a number to the server. */
+function number(fact: Fact, text: string): string | number {
+  return fact.as === "choice" && /^\d+$/.test(text) ? Number(text) : text;
+}
+
+function millimetres(parsed: { value: number; unit: string }, unit: string): number {
+  // A typed unit came back in millimetres; a bare number is in the unit that is shown.
+  return parsed.unit === "mm" ? parsed.value : parsed.value * (MM[unit] ?? 1);
+}
