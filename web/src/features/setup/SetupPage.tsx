@@ -1,11 +1,16 @@
+import { useQuery } from "@tanstack/react-query";
 import { Button, Slider } from "antd";
+import { useState } from "react";
 import { useNavigate } from "react-router";
 import { ApertureEditor, LightEditor } from "../../app/EnlargerColumn";
 import { type SlateContext, useSlateContext } from "../../app/SlateFrame";
+import { type Problem, type Schemas, api, toProblem, unwrap } from "../../shared/api/client";
 import { useStores } from "../../shared/api/slate";
 import { Choice, Ways } from "../../shared/ui/Choice";
 import { QuantityField } from "../../shared/ui/QuantityField";
+import { TextField } from "../../shared/ui/TextField";
 import { Verdict } from "../../shared/ui/Verdict";
+import { parseQuantity } from "../../shared/units/parse";
 import { centimetres, number, plainStops, seconds, times } from "../../shared/units/format";
 import { heightLabel } from "../../shared/units/height";
 import { ContactFields } from "./ContactFields";
@@ -25,6 +30,7 @@ export function SetupPage() {
         <h2>Set up</h2>
         <Fields {...context} />
         <Facts {...context} />
+        {slate.setup.startingTime?.source === "rescaled" && <ByMeter {...context} />}
         <StartingTime {...context} />
       </aside>
     </>
@@ -192,6 +198,66 @@ function Facts({ slate }: SlateContext) {
   );
 }
 
+/** Two readings of a meter in place of size, opening and lamp: the surest way to another set-up. */
+function ByMeter({ slate, edit }: SlateContext) {
+  const [before, setBefore] = useState("");
+  const [now, setNow] = useState("");
+  const luxBefore = reading(before);
+  const luxNow = reading(now);
+  const found = useQuery<Schemas["Proposal"], Problem>({
+    queryKey: ["slate", slate.id, "starting-time", slate.recipeId, luxBefore, luxNow],
+    enabled: luxBefore !== undefined && luxNow !== undefined,
+    retry: false,
+    queryFn: () =>
+      unwrap(
+        api.GET("/api/slates/{id}/starting-time", {
+          params: { path: { id: slate.id }, query: { luxBefore: luxBefore ?? 0, luxNow: luxNow ?? 0 } },
+        }),
+      ).catch((error: unknown) => {
+        throw toProblem(error);
+      }),
+  });
+  const start = found.data;
+  return (
+    <details className="by-meter">
+      <summary>By a meter at the board</summary>
+      <div className="field-row">
+        <TextField
+          label="As it stood for the print"
+          value={before}
+          error={found.error?.at("/luxBefore")}
+          onChange={setBefore}
+        />
+        <TextField label="As it stands now" value={now} error={found.error?.at("/luxNow")} onChange={setNow} />
+      </div>
+      {start && (
+        <p className="note">
+          {start.arithmetic.slice(1).join(" ")}{" "}
+          <Button
+            size="small"
+            onClick={() =>
+              edit.mutate({
+                base: {
+                  takeStartingTime: true,
+                  ...(luxBefore !== undefined && { luxBefore }),
+                  ...(luxNow !== undefined && { luxNow }),
+                },
+              })
+            }
+          >
+            Set {seconds(start.seconds)} s
+          </Button>
+        </p>
+      )}
+    </details>
+  );
+}
+
+function reading(text: string): number | undefined {
+  const parsed = parseQuantity(text);
+  return parsed.kind === "error" ? undefined : parsed.value;
+}
+
 function StartingTime({ slate, edit }: SlateContext) {
   const navigate = useNavigate();
   const start = slate.setup.startingTime;
@@ -202,7 +268,7 @@ function StartingTime({ slate, edit }: SlateContext) {
         offers ? `Start at ${seconds(start.seconds)} s.` : `Strip about ${seconds(slate.base.seconds)} s.`
       }
       why={start?.headline ?? slate.base.because.split("\n")[0] ?? ""}
-      restsOn={start?.arithmetic ?? []}
+      restsOn={[...(start?.arithmetic ?? []), ...(start?.others ?? []).map((line) => `Wider: ${line}`)]}
     >
       {offers && (
         <Button

@@ -44,9 +44,12 @@ public record ColumnReadings(List<Place> places) {
 
     /** The scale they make; refused where no lens gives such sizes. */
     public ColumnScale scale() {
-        LineFit line = LineFit.of(
+        double[] even = places.stream().mapToDouble(p -> 1).toArray();
+        LineFit line = Lines.through(
+                "heights",
                 places.stream().mapToDouble(Place::spread).toArray(),
-                places.stream().mapToDouble(Place::reading).toArray());
+                places.stream().mapToDouble(Place::reading).toArray(),
+                even);
         if (line.slope() < LEAST_FOCAL_MM || line.slope() > MOST_FOCAL_MM) {
             throw Check.infeasible(
                     "heights",

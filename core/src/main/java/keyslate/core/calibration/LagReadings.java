@@ -58,7 +58,7 @@ public record LagReadings(List<Burst> bursts) {
         double[] dose = bursts.stream().mapToDouble(Burst::dose).toArray();
         double[] weight =
                 bursts.stream().mapToDouble(b -> 1 / (b.dose() * b.dose())).toArray();
-        LineFit line = LineFit.of(set, dose, weight);
+        LineFit line = Lines.through("bursts", set, dose, weight);
         if (line.slope() <= 0) {
             throw Check.infeasible("bursts", "longer bursts gave less light; were two readings changed over?");
         }

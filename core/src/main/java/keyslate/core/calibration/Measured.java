@@ -5,13 +5,13 @@ import keyslate.core.quantity.Check;
 /**
  * A figure from readings.
  *
- * @param value in the unit of what it is
+ * @param figure in the unit of what it is
  * @param limit of that, 95 %, the same unit, 0 or more
  * @param readings it rests on
  */
-public record Measured(double value, double limit, int readings) {
+public record Measured(double figure, double limit, int readings) {
     public Measured {
-        Check.finite("value", value);
+        Check.finite("figure", figure);
         Check.notNegative("limit", limit, "");
         Check.count("readings", readings, 1, Integer.MAX_VALUE);
     }

@@ -30,7 +30,8 @@ public record PupilReadings(List<Height> heights) {
 
     /** Exit over entrance pupil as the light says; the limit is for 1/p, through which size costs light. */
     public Measured inversePupil() {
-        LineFit line = LineFit.of(
+        LineFit line = Lines.through(
+                "heights",
                 heights.stream().mapToDouble(h -> h.magnification().inTimes()).toArray(),
                 heights.stream().mapToDouble(h -> 1 / Math.sqrt(h.lux())).toArray(),
                 heights.stream().mapToDouble(Height::lux).toArray());

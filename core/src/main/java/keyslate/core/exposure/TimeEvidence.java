@@ -1,6 +1,7 @@
 package keyslate.core.exposure;
 
 import java.util.List;
+import keyslate.core.numeric.StudentT;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.QuantityException;
@@ -26,6 +27,33 @@ public final class TimeEvidence {
             Check.positive("uncertainty", uncertainty.inStops(), "stops");
         }
     }
+
+    /**
+     * EXP-38: what the next negative of a kind is likely to need, from times that were right for others: the mean of log t, and the 95 % limit of a further one,
+     * t·s·√(1 + 1/n), t Student's, s the spread in stops.
+     *
+     * @param times two at least
+     */
+    public static Reading usual(List<ExposureTime> times) {
+        if (times.size() < 2) {
+            throw new QuantityException(QuantityException.Kind.WRONG_SHAPE, "times", "two prints at least are needed");
+        }
+        double mean = times.stream()
+                .mapToDouble(t -> Math.log(t.inSeconds()))
+                .average()
+                .orElseThrow();
+        double squares = times.stream()
+                .mapToDouble(t -> Math.pow((Math.log(t.inSeconds()) - mean) / Math.log(2), 2))
+                .sum();
+        int n = times.size();
+        double limit = StudentT.limit(n - 1) * Math.sqrt(squares / (n - 1) * (1 + 1.0 / n));
+        return new Reading(ExposureTime.ofSeconds(Math.exp(mean)), Stops.of(Math.max(LEAST_LIMIT, Math.min(MOST_LIMIT, limit))));
+    }
+
+    /** Negatives of one film differ more than a few prints may show. */
+    private static final double LEAST_LIMIT = 1.0 / 3;
+
+    private static final double MOST_LIMIT = 6;
 
     /** The readings as one; at least one reading. */
     public static Reading weighed(List<Reading> readings) {

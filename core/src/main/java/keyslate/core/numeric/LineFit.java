@@ -1,6 +1,6 @@
 package keyslate.core.numeric;
 
-import keyslate.core.quantity.Check;
+import java.util.Arrays;
 
 /**
  * A straight line through readings, y = a + b·x by weighted least squares, with how sure it is by the readings' own spread.
@@ -24,7 +24,7 @@ public record LineFit(
     /** Through points of one and the same weight. */
     public static LineFit of(double[] x, double[] y) {
         double[] weights = new double[x.length];
-        java.util.Arrays.fill(weights, 1);
+        Arrays.fill(weights, 1);
         return of(x, y, weights);
     }
 
@@ -34,7 +34,9 @@ public record LineFit(
      * @param x at two places at least; as many as {@code y} and {@code weights}, at least three
      */
     public static LineFit of(double[] x, double[] y, double[] weights) {
-        Check.count("readings", x.length, LEAST_READINGS, Integer.MAX_VALUE);
+        if (x.length < LEAST_READINGS) {
+            throw new IllegalArgumentException("three points at least, was " + x.length);
+        }
         double w = 0;
         double meanX = 0;
         double meanY = 0;
@@ -52,7 +54,7 @@ public record LineFit(
             products += weights[i] * (x[i] - meanX) * (y[i] - meanY);
         }
         if (squares < SAME * w * Math.max(1, meanX * meanX)) {
-            throw Check.infeasible("readings", "all readings are taken at the same place; a line needs two");
+            throw new IllegalArgumentException("all points lie at one place; a line needs two");
         }
         double slope = products / squares;
         double intercept = meanY - slope * meanX;

@@ -1,7 +1,5 @@
 package keyslate.core.numeric;
 
-import keyslate.core.quantity.Check;
-
 /** How many standard deviations a 95 % limit is when the deviation itself is known from a few readings only. */
 public final class StudentT {
     /** 97.5 % of Student's t for 1 to 30 degrees of freedom, as in any table of it. */
@@ -18,7 +16,9 @@ public final class StudentT {
 
     /** Factor of a 95 % limit to both sides; {@code freedom} 1 or more. */
     public static double limit(int freedom) {
-        Check.count("degrees of freedom", freedom, 1, Integer.MAX_VALUE);
+        if (freedom < 1) {
+            throw new IllegalArgumentException("one degree of freedom at least, was " + freedom);
+        }
         return freedom <= TABLE.length ? TABLE[freedom - 1] : NORMAL + SERIES / freedom;
     }
 }

@@ -5,11 +5,11 @@ import keyslate.core.quantity.Check;
 /**
  * A constant of the equipment and how well it is known.
  *
- * @param value of it, in its own unit
+ * @param figure of it, in its own unit
  * @param limit of that, 95 %, the same unit; 0 where it is exact by definition
  * @param source of both
  */
-public record Known(double value, double limit, Source source) {
+public record Known(double figure, double limit, Source source) {
     /** Where a constant comes from. */
     public enum Source {
         /** Ships with the application. */
@@ -21,15 +21,15 @@ public record Known(double value, double limit, Source source) {
     }
 
     public Known {
-        Check.finite("value", value);
+        Check.finite("figure", figure);
         Check.notNegative("limit", limit, "");
     }
 
-    public static Known byDefault(double value, double limit) {
-        return new Known(value, limit, Source.DEFAULT);
+    public static Known byDefault(double figure, double limit) {
+        return new Known(figure, limit, Source.DEFAULT);
     }
 
-    public static Known measured(double value, double limit) {
-        return new Known(value, limit, Source.MEASURED);
+    public static Known measured(double figure, double limit) {
+        return new Known(figure, limit, Source.MEASURED);
     }
 }

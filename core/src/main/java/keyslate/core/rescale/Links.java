@@ -42,7 +42,7 @@ public final class Links {
      */
     public static Link size(
             Magnification from, double fromLimit, Magnification to, double toLimit, Known inversePupil) {
-        double q = inversePupil.value();
+        double q = inversePupil.figure();
         double m1 = from.inTimes();
         double m2 = to.inTimes();
         double stops = 2 * Math.log((1 + m2 * q) / (1 + m1 * q)) / LN2;
@@ -62,11 +62,11 @@ public final class Links {
      */
     public static Link sizeThroughAnother(
             Magnification from, Known inverseFrom, Magnification to, double toLimit, Known inverseTo) {
-        double a = 1 + from.inTimes() * inverseFrom.value();
-        double b = 1 + to.inTimes() * inverseTo.value();
+        double a = 1 + from.inTimes() * inverseFrom.figure();
+        double b = 1 + to.inTimes() * inverseTo.figure();
         double byFrom = 2 / LN2 * from.inTimes() / a * inverseFrom.limit();
         double byTo = 2 / LN2 * to.inTimes() / b * inverseTo.limit();
-        double bySize = 2 / LN2 * inverseTo.value() / b * Check.notNegative("limit", toLimit, "");
+        double bySize = 2 / LN2 * inverseTo.figure() / b * Check.notNegative("limit", toLimit, "");
         return new Link(
                 Link.Cause.SIZE,
                 Stops.of(2 * Math.log(b / a) / LN2),
@@ -82,7 +82,7 @@ public final class Links {
         if (sameMark) {
             return new Link(Link.Cause.OPENING, Stops.ZERO, Stops.ZERO);
         }
-        double stops = 2 * Math.log(to.inFStops() / from.inFStops()) / LN2 - offTo.value() + offFrom.value();
+        double stops = 2 * Math.log(to.inFStops() / from.inFStops()) / LN2 - offTo.figure() + offFrom.figure();
         return new Link(Link.Cause.OPENING, Stops.of(stops), Stops.of(Math.hypot(offFrom.limit(), offTo.limit())));
     }
 

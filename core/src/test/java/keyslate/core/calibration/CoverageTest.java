@@ -69,7 +69,7 @@ class CoverageTest {
                 .mapToObj(t -> new LagReadings.Burst(t, meter.shows(37 * (t - lag))))
                 .toList();
         Measured found = new LagReadings(bursts).result().lag();
-        return new Case(found.value(), found.limit(), lag);
+        return new Case(found.figure(), found.limit(), lag);
     }
 
     private static Case opening(long seed) {
@@ -84,7 +84,7 @@ class CoverageTest {
         ApertureMark third = ring.get(2);
         Measured found = new OpeningReadings(read).offsets().get(third);
         double mean = ring.stream().mapToDouble(lens::openingOffset).average().orElseThrow();
-        return new Case(found.value(), found.limit(), lens.openingOffset(third) - mean);
+        return new Case(found.figure(), found.limit(), lens.openingOffset(third) - mean);
     }
 
     private static Case corner(long seed) {
@@ -97,7 +97,7 @@ class CoverageTest {
             read.put(spot, List.of(meter.shows(lux), meter.shows(lux)));
         }
         Measured found = new EvennessReadings(read).corners().get(EvennessReadings.Spot.TOP_RIGHT);
-        return new Case(found.value(), found.limit(), loss);
+        return new Case(found.figure(), found.limit(), loss);
     }
 
     private static Case pupil(long seed) {
@@ -109,7 +109,7 @@ class CoverageTest {
                 .map(m -> new PupilReadings.Height(m, meter.shows(Math.pow(2, 12 + lens.stops(mark, m)))))
                 .toList();
         Measured found = new PupilReadings(heights).inversePupil();
-        return new Case(found.value(), found.limit(), lens.inversePupil());
+        return new Case(found.figure(), found.limit(), lens.inversePupil());
     }
 
     private static ColumnScale scale(long seed, double begins) {
@@ -130,12 +130,12 @@ class CoverageTest {
 
     private static Case reading(long seed) {
         Measured found = scale(seed, -210).reading(Magnification.of(8));
-        return new Case(found.value(), found.limit(), filmToPaper(8) - 210);
+        return new Case(found.figure(), found.limit(), filmToPaper(8) - 210);
     }
 
     private static Case size(long seed) {
         Measured found = scale(seed, -210).magnification(filmToPaper(8) - 210);
-        return new Case(found.value(), found.limit(), 8);
+        return new Case(found.figure(), found.limit(), 8);
     }
 
     @ParameterizedTest

@@ -24,7 +24,7 @@ class ReadingsTest {
     @Test
     void exactDosesGiveTheLag() {
         LagReadings.Result found = lag(0.15, 1, 1, 2, 5, 8, 8).result();
-        assertThat(found.lag().value()).isCloseTo(0.15, within(1e-9));
+        assertThat(found.lag().figure()).isCloseTo(0.15, within(1e-9));
         assertThat(found.lag().limit()).isCloseTo(0, within(1e-6));
         assertThat(found.repeats()).isCloseTo(0, within(1e-6));
         assertThat(LagReadings.stopsAt(0.1, 1)).isCloseTo(0.1375, within(1e-4));
@@ -59,8 +59,8 @@ class ReadingsTest {
                         sixteen,
                         List.of(100.0, 100.0)))
                 .offsets();
-        assertThat(offsets.get(eight).value()).isCloseTo(0.06, within(1e-9));
-        assertThat(offsets.get(eleven).value()).isCloseTo(-0.03, within(1e-9));
+        assertThat(offsets.get(eight).figure()).isCloseTo(0.06, within(1e-9));
+        assertThat(offsets.get(eleven).figure()).isCloseTo(-0.03, within(1e-9));
         assertThat(offsets.get(sixteen).readings()).isEqualTo(2);
         assertThatThrownBy(() -> new OpeningReadings(Map.of(eight, List.of(1.0, 1.0))))
                 .isInstanceOf(QuantityException.class);
@@ -78,8 +78,8 @@ class ReadingsTest {
         lux.put(EvennessReadings.Spot.BOTTOM_LEFT, List.of(25.0, 25.0));
         Map<EvennessReadings.Spot, Measured> corners = new EvennessReadings(lux).corners();
         assertThat(corners).hasSize(4);
-        assertThat(corners.get(EvennessReadings.Spot.BOTTOM_LEFT).value()).isCloseTo(-1, within(1e-9));
-        assertThat(corners.get(EvennessReadings.Spot.TOP_LEFT).value()).isCloseTo(0, within(1e-9));
+        assertThat(corners.get(EvennessReadings.Spot.BOTTOM_LEFT).figure()).isCloseTo(-1, within(1e-9));
+        assertThat(corners.get(EvennessReadings.Spot.TOP_LEFT).figure()).isCloseTo(0, within(1e-9));
         lux.remove(EvennessReadings.Spot.CENTRE);
         assertThatThrownBy(() -> new EvennessReadings(lux)).isInstanceOf(QuantityException.class);
     }
@@ -92,9 +92,9 @@ class ReadingsTest {
         ColumnScale scale = new ColumnReadings(places).scale();
         assertThat(scale.focal().inMm()).isCloseTo(78, within(1e-6));
         assertThat(scale.begins()).isCloseTo(-150, within(1e-6));
-        double reading = scale.reading(Magnification.of(5)).value();
+        double reading = scale.reading(Magnification.of(5)).figure();
         assertThat(reading).isCloseTo(-150 + 78 * 7.2, within(1e-6));
-        assertThat(scale.magnification(reading).value()).isCloseTo(5, within(1e-6));
+        assertThat(scale.magnification(reading).figure()).isCloseTo(5, within(1e-6));
         assertThatThrownBy(() -> scale.magnification(-150 + 78 * 3.9))
                 .isInstanceOf(QuantityException.class)
                 .hasMessageContaining("raise the head");
@@ -112,7 +112,7 @@ class ReadingsTest {
         List<PupilReadings.Height> heights = java.util.stream.DoubleStream.of(2, 4, 6, 8, 10)
                 .mapToObj(m -> new PupilReadings.Height(Magnification.of(m), 900 / Math.pow(1 + m / 0.9, 2)))
                 .toList();
-        assertThat(new PupilReadings(heights).inversePupil().value()).isCloseTo(1 / 0.9, within(1e-6));
+        assertThat(new PupilReadings(heights).inversePupil().figure()).isCloseTo(1 / 0.9, within(1e-6));
         List<PupilReadings.Height> rising = java.util.stream.DoubleStream.of(2, 4, 6, 8, 10)
                 .mapToObj(m -> new PupilReadings.Height(Magnification.of(m), m))
                 .toList();
@@ -123,7 +123,7 @@ class ReadingsTest {
     void pairsTellTheDryDown() {
         DryDown.Pair pair = new DryDown.Pair(ExposureTime.ofSeconds(20), ExposureTime.ofSeconds(18.4));
         Measured one = DryDown.of(List.of(pair), Stops.ofFraction(1, 24));
-        assertThat(one.value()).isCloseTo(8, within(1e-9));
+        assertThat(one.figure()).isCloseTo(8, within(1e-9));
         assertThat(one.limit()).isCloseTo(200 * Math.log(2) * 0.92 * Math.sqrt(2) / 24, within(1e-9));
         Measured three = DryDown.of(List.of(pair, pair, pair), Stops.ofFraction(1, 24));
         assertThat(three.limit()).isCloseTo(0, within(1e-9));

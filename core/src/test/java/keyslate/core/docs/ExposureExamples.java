@@ -21,6 +21,10 @@ import keyslate.core.quantity.Density;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FNumber;
 import keyslate.core.quantity.Stops;
+import keyslate.core.rescale.ExposureChain;
+import keyslate.core.rescale.Known;
+import keyslate.core.rescale.Link;
+import keyslate.core.rescale.Links;
 import keyslate.core.script.PressSeries;
 
 /** The code behind the worked examples of docs/formulas/exposure.md. */
@@ -137,6 +141,34 @@ final class ExposureExamples {
                                 new TimeEvidence.Reading(e.time("other"), Stops.of(1 / (4 * e.at("surer"))))))
                         .time()
                         .inSeconds());
+        formulas.put(
+                "EXP-34",
+                e -> new ExposureChain(List.of(
+                                link(Link.Cause.SIZE, e.at("more")), link(Link.Cause.LIGHT, -e.at("less"))))
+                        .apply(e.time("time"), Reciprocity.NONE)
+                        .inSeconds());
+        formulas.put(
+                "EXP-35",
+                e -> Links.size(e.times("from"), 0, e.times("to"), 0, Known.byDefault(1, e.at("limit")))
+                        .limit()
+                        .inStops());
+        formulas.put(
+                "EXP-36",
+                e -> Links.opening(
+                                e.f("from"), Links.OPENING, e.f("to"), Known.measured(e.at("offset"), 0), false)
+                        .more()
+                        .inStops());
+        formulas.put(
+                "EXP-38",
+                e -> TimeEvidence.usual(List.of(e.time("first"), e.time("second"), e.time("third")))
+                        .time()
+                        .inSeconds());
+        formulas.put("EXP-37", e -> {
+            Known lag = Known.byDefault(0.2, e.at("limit"));
+            return Links.lag(e.time("from"), lag, e.time("to"), lag, true)
+                    .limit()
+                    .inStops();
+        });
         formulas.put("EXP-32", e -> {
             CheckStrip first = CheckStrip.first(e.time("guess"));
             return patch(e, TestSeries.equalStopsAbout(first.centre(), first.step(), first.patches()));
@@ -172,5 +204,9 @@ final class ExposureExamples {
 
     private static List<ExposureTime> two(Example e) {
         return List.of(e.time("lower"), e.time("upper"));
+    }
+
+    private static Link link(Link.Cause cause, double stops) {
+        return new Link(cause, Stops.of(stops), Stops.ZERO);
     }
 }

@@ -8,6 +8,7 @@ import keyslate.core.exposure.Reciprocity;
 import keyslate.core.quantity.Length;
 import keyslate.core.size.CutPlan;
 import keyslate.core.size.CutYield;
+import keyslate.core.size.PaperCutting;
 import keyslate.core.size.PrintFit;
 import keyslate.core.size.Projection;
 import keyslate.core.size.SizeChange;
@@ -77,6 +78,16 @@ final class SizeExamples {
                 "SIZ-14",
                 e -> new Projection.Contact(Projection.Source.LENS, e.mm("focal"), e.mm("from"))
                         .timeFactor(new Projection.Contact(Projection.Source.LENS, e.mm("focal"), e.mm("to"))));
+        formulas.put(
+                "SIZ-15",
+                e -> PaperCutting.of(
+                                e.mm("wide"),
+                                e.mm("deep"),
+                                List.of(new PaperCutting.Wanted(
+                                        "strip", e.mm("strip"), e.mm("long"), e.count("pieces"))))
+                        .orElseThrow()
+                        .settings()
+                        .size());
         return formulas;
     }
 

@@ -81,12 +81,12 @@ class CalibrationService {
                 (BurstAsked b) -> new LagReadings.Burst(given("set time", b.setSeconds()), given("dose", b.dose())));
         LagReadings.Result result = of(errors, "/bursts", () -> new LagReadings(bursts).result());
         Measured lag = result.lag();
-        StoredConstant value = new StoredConstant(lag.value(), lag.limit(), result.repeats(), null, null);
+        StoredConstant value = new StoredConstant(lag.figure(), lag.limit(), result.repeats(), null, null);
         return kept(
                 new Found(enlargerId, "", Name.LAG, value, asked.bursts()),
                 asked.keep(),
                 String.format(
-                        Locale.ROOT, "The lamp is dead for %.2f s in each burst, ± %.2f s.", lag.value(), lag.limit()),
+                        Locale.ROOT, "The lamp is dead for %.2f s in each burst, ± %.2f s.", lag.figure(), lag.limit()),
                 List.of(
                         "A line through the doses over the set times (CAL-01); bursts repeat within "
                                 + Show.number(result.repeats()) + " %.",
@@ -112,7 +112,7 @@ class CalibrationService {
         List<PlaceView> places = offsets.entrySet().stream()
                 .map(e -> new PlaceView(
                         Show.number(e.getKey().engraved()),
-                        e.getValue().value(),
+                        e.getValue().figure(),
                         e.getValue().limit()))
                 .toList();
         return kept(
@@ -137,7 +137,7 @@ class CalibrationService {
         List<PlaceView> places = corners.entrySet().stream()
                 .map(e -> new PlaceView(
                         e.getKey().name().toLowerCase(Locale.ROOT).replace('_', ' '),
-                        e.getValue().value(),
+                        e.getValue().figure(),
                         e.getValue().limit()))
                 .toList();
         return kept(
@@ -173,10 +173,10 @@ class CalibrationService {
                         lensId,
                         "",
                         Name.PUPIL,
-                        StoredConstant.number(inverse.value(), inverse.limit()),
+                        StoredConstant.number(inverse.figure(), inverse.limit()),
                         asked.heights()),
                 asked.keep(),
-                String.format(Locale.ROOT, "Light follows 1 + %.2f · size, ± %.2f.", inverse.value(), inverse.limit()),
+                String.format(Locale.ROOT, "Light follows 1 + %.2f · size, ± %.2f.", inverse.figure(), inverse.limit()),
                 List.of("A line through 1/√light over the size (CAL-06); every change of size is reckoned with it."),
                 List.of());
     }
@@ -217,7 +217,7 @@ class CalibrationService {
                         Locale.ROOT,
                         "%s × stands at %.1f mm on the scale, ± %.1f mm.",
                         Show.number(SHOWN_SIZE),
-                        eight.value(),
+                        eight.figure(),
                         eight.limit()),
                 List.of("A line through the readings over 2 + size + 1/size (CAL-05); the lens is one of "
                         + Show.number(scale.focal().inMm()) + " mm."),
@@ -241,10 +241,10 @@ class CalibrationService {
                         paperId,
                         "",
                         Name.DRY_DOWN,
-                        StoredConstant.number(percent.value(), percent.limit()),
+                        StoredConstant.number(percent.figure(), percent.limit()),
                         asked.pairs()),
                 asked.keep(),
-                "It dries down by " + Show.number(percent.value()) + " %, ± " + Show.number(percent.limit()) + " %.",
+                "It dries down by " + Show.number(percent.figure()) + " %, ± " + Show.number(percent.limit()) + " %.",
                 List.of("From " + (pairs.size() == 1 ? "one pair" : pairs.size() + " pairs") + " (CAL-07)."),
                 List.of());
     }

@@ -54,6 +54,7 @@ final class CarriedTime {
     private final Rig now;
     private final int sheetNumber;
     private final List<String> ofNegative = new ArrayList<>();
+    private Optional<MeterReadings> meter = Optional.empty();
     private Stops more = Stops.ZERO;
     private Stops limit = Stops.ZERO;
     private Light right;
@@ -108,6 +109,18 @@ final class CarriedTime {
         return this;
     }
 
+    /** By a meter at the board instead of by size, opening and lamp. */
+    CarriedTime by(Optional<MeterReadings> readings) {
+        meter = readings;
+        return this;
+    }
+
+    /** With that light, whichever the print had. */
+    CarriedTime through(Light light) {
+        right = light;
+        return this;
+    }
+
     private void add(FrameNeed need, String other, String how) {
         more = need.more();
         limit = need.limit();
@@ -133,7 +146,12 @@ final class CarriedTime {
         // A default light gives way to the one that is right by the print; a light of one's own is kept, and the time
         // follows.
         Light light = "default".equals(now.recipe().base().source()) ? right : now.light();
-        List<Told> told = new ArrayList<>(List.of(size(), opening(), light(light), batch(), lamp()));
+        List<Told> told = new ArrayList<>(meter.map(m -> List.of(
+                        new Told(m.link(), Optional.of(m.line())),
+                        new Told(new Link(Link.Cause.LAMP, Stops.ZERO, lampByMeter()), Optional.empty())))
+                .orElseGet(() -> List.of(size(), opening(), lamp())));
+        told.add(light(light));
+        told.add(batch());
         List<Link> links = new ArrayList<>(List.of(new Link(Link.Cause.NEGATIVE, more, limit)));
         told.forEach(t -> {
             links.add(t.link());
@@ -166,7 +184,8 @@ final class CarriedTime {
                 lines,
                 open.inStops(),
                 check ? step.inStops() : null,
-                differs);
+                differs,
+                List.of());
     }
 
     /** A factor with the line that tells it, where there is something to tell. */
@@ -261,13 +280,18 @@ final class CarriedTime {
                 : new Told(new Link(Link.Cause.BATCH, Stops.ZERO, BY_BATCH), Optional.empty());
     }
 
+    /** What lamps of other colours are to paper that a meter does not see. */
+    private Stops lampByMeter() {
+        return isSameEnlarger() ? Stops.ZERO : Stops.of(Links.LAMPS.limit());
+    }
+
     private Told lamp() {
         return isSameEnlarger()
                 ? Told.nothing(Link.Cause.LAMP)
                 : new Told(
                         new Link(Link.Cause.LAMP, Stops.ZERO, BY_LAMP),
                         Optional.of("× 1 for another enlarger: how its light compares is not known, ± "
-                                + Show.stopsApart(BY_LAMP)));
+                                + Show.stopsApart(BY_LAMP) + "; a meter at both boards tells it"));
     }
 
     /** Where the head has to stand, as the column's own scale shows it. */

@@ -59,13 +59,18 @@ public record RecipeChange(
     /**
      * The base exposure: at most one of seconds, a change in seconds, a change in stops and the proposed starting time. A light alone takes
      * the time along.
+     *
+     * @param luxBefore with the starting time: a meter's reading at the board as it stood for the print it comes from, in any unit
+     * @param luxNow the same as it stands now
      */
     public record BaseChange(
             @Nullable String light,
             @Nullable Double seconds,
             @Nullable Double changeSeconds,
             @Nullable Double changeStops,
-            @Nullable Boolean takeStartingTime) {}
+            @Nullable Boolean takeStartingTime,
+            @Nullable Double luxBefore,
+            @Nullable Double luxNow) {}
 
     /** The plan of the test. */
     public record TestChange(

@@ -51,7 +51,7 @@ public class RecipeEditor {
         ContactEdit.check(edit.errors(), moved);
         refuseIfWrong(edit, before, change);
         Base base = takesStart(change)
-                ? started(edit, moved)
+                ? started(edit, moved, change.base())
                 : BaseEdit.of(edit, before, moved, change.base(), startingTime::light);
         Rig based = rigs.of(follow(now, edit, naming, setup, base, now.test(), now.local()), subject);
         TestPlan test = TestEdit.of(edit, based, change.test());
@@ -76,8 +76,10 @@ public class RecipeEditor {
         return change.base() != null && Boolean.TRUE.equals(change.base().takeStartingTime());
     }
 
-    private Base started(Edit edit, Rig moved) {
-        StartingTime.Proposal start = startingTime.propose(moved);
+    private Base started(Edit edit, Rig moved, RecipeChange.BaseChange change) {
+        Optional<MeterReadings> meter = MeterReadings.of(edit.errors(), "/base", change.luxBefore(), change.luxNow());
+        edit.errors().throwIfAny();
+        StartingTime.Proposal start = startingTime.propose(moved, meter);
         edit.say("time " + Show.seconds(start.seconds()) + " carried over");
         return start.toBase(moved);
     }

@@ -3,11 +3,14 @@ package keyslate.server.recipe;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
+import keyslate.core.exposure.TimeEvidence;
 import keyslate.core.film.NegativeReadings;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.Density;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.QuantityException;
+import keyslate.core.quantity.Stops;
 import keyslate.core.script.BaseExposure;
 import keyslate.core.size.Projection;
 import keyslate.server.Show;
@@ -18,6 +21,7 @@ import keyslate.server.rig.Rigs;
 import keyslate.server.subject.Subject;
 import keyslate.store.negative.Frame;
 import keyslate.store.negative.FrameNotes;
+import keyslate.store.negative.Roll;
 import keyslate.store.negative.RollRepository;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.RecipeRepository;
@@ -37,6 +41,7 @@ public class StartingTime {
     private static final double DEFAULT_SECONDS = 10;
     /** A darkroom has a few enlargers and kinds of paper; what is older than these is no standard. */
     private static final int MOST_SHEETS = 100;
+    private static final int MOST_OF_A_FILM = 6;
 
     private final SlateRepository slates;
     private final SheetRepository sheets;
@@ -59,6 +64,7 @@ public class StartingTime {
      * @param limitStops 95 % limit of a time that is carried over; left out of a default
      * @param checkStepStops from patch to patch of three that are worth their paper; left out where none are
      * @param differs whether it is another than what stands
+     * @param others starts whose limits are wider, each in a line
      */
     public record Proposal(
             LightView light,
@@ -68,7 +74,27 @@ public class StartingTime {
             List<String> arithmetic,
             @Nullable Double limitStops,
             @Nullable Double checkStepStops,
-            boolean differs) {
+            boolean differs,
+            List<String> others) {
+        /** Before those whose limits are wider. */
+        Proposal before(List<Proposal> wider) {
+            return new Proposal(
+                    light,
+                    seconds,
+                    source,
+                    headline,
+                    arithmetic,
+                    limitStops,
+                    checkStepStops,
+                    differs,
+                    wider.stream().map(Proposal::line).toList());
+        }
+
+        private String line() {
+            return Show.seconds(seconds) + " with " + light.notation()
+                    + (limitStops == null ? "" : ", ± " + Show.stopsApart(Stops.of(limitStops))) + ": " + headline;
+        }
+
         Recipe.Base toBase(Rig rig) {
             return new Recipe.Base(
                     BaseExposure.of(rig.medium().core().read(light.notation()), ExposureTime.ofSeconds(seconds)),
@@ -79,20 +105,80 @@ public class StartingTime {
 
     /** The proposal for a rig. */
     public Proposal propose(Rig rig) {
+        return propose(rig, Optional.empty());
+    }
+
+    /** The same where a meter was read at both boards. */
+    public Proposal propose(Rig rig, Optional<MeterReadings> meter) {
         if (rig.subject() instanceof Subject.Single single) {
-            return ofFrame(rig, single.frame().id());
+            return ofFrame(rig, single.frame(), meter);
         }
         return standardProof(rig)
-                .map(p -> carried(rig, p).propose("Carried over from the standard proof of this enlarger."))
+                .map(p -> carried(rig, p).by(meter).propose("Carried over from the standard proof of this enlarger."))
                 .orElseGet(() -> plain(rig, "No standard proof of this enlarger is on record."));
     }
 
-    private Proposal ofFrame(Rig rig, String frameId) {
-        return lastPrint(rig, frameId)
-                .map(p -> carried(rig, p).propose("Carried over from the last print of this frame."))
-                .or(() -> byNeed(rig, frameId))
-                .or(() -> byReadings(rig, frameId))
-                .orElseGet(() -> plain(rig, "No print of this frame is on record."));
+    /** The one with the smallest limits; of two alike the one that rests on more of this very frame. */
+    private Proposal ofFrame(Rig rig, Frame frame, Optional<MeterReadings> meter) {
+        List<Proposal> found = Stream.of(
+                        lastPrint(rig, frame.id())
+                                .map(p -> carried(rig, p).by(meter).propose("Carried over from the last print of this frame.")),
+                        byNeed(rig, frame.id()),
+                        byReadings(rig, frame.id()),
+                        byFilm(rig, frame))
+                .flatMap(Optional::stream)
+                .sorted(Comparator.comparingDouble(StartingTime::roundedLimit))
+                .toList();
+        return found.isEmpty()
+                ? plain(rig, "No print of this frame is on record.")
+                : found.get(0).before(found.subList(1, found.size()));
+    }
+
+    private static double roundedLimit(Proposal p) {
+        return p.limitStops() == null ? Double.MAX_VALUE : Math.rint(p.limitStops() * 24) / 24;
+    }
+
+    /** From prints of other frames of this film that were accepted with this enlarger on this batch. */
+    private Optional<Proposal> byFilm(Rig rig, Frame frame) {
+        String film = rolls.roll(frame.rollId()).map(Roll::film).orElse("");
+        if (film.isBlank()) {
+            return Optional.empty();
+        }
+        List<Proposal> prints = sheets.acceptedOfFilm(film, frame.id(), MOST_OF_A_FILM).stream()
+                .filter(s -> comparable(rig, s) && isOfThisEnlargerAndPaper(rig, s))
+                .map(s -> carried(rig, s).through(rig.light()).propose("print " + s.number()))
+                .toList();
+        if (prints.size() < 2) {
+            return Optional.empty();
+        }
+        TimeEvidence.Reading usual = TimeEvidence.usual(prints.stream()
+                .map(p -> ExposureTime.ofSeconds(p.seconds()))
+                .toList());
+        double limit = usual.uncertainty().inStops();
+        double seconds = usual.time().inSeconds();
+        return Optional.of(new Proposal(
+                LightView.of(rig.light()),
+                seconds,
+                "rescaled",
+                "The usual time of " + film + " on this paper and enlarger.",
+                List.of(
+                        prints.size() + " accepted prints of other frames, carried to this size and opening: "
+                                + Show.listed(prints.stream()
+                                        .map(p -> Show.seconds(p.seconds()))
+                                        .toList())
+                                + ".",
+                        "Their mean, and the limit of a further one (EXP-38): " + Show.seconds(seconds) + ", ± "
+                                + Show.stopsApart(usual.uncertainty()) + "."),
+                limit,
+                null,
+                Math.abs(seconds - rig.base().inSeconds()) > 0.05,
+                List.of()));
+    }
+
+    private static boolean isOfThisEnlargerAndPaper(Rig rig, Sheet sheet) {
+        return sheet.stood() != null
+                && sheet.stood().enlarger().id().equals(rig.enlarger().id())
+                && sheet.stood().paper().id().equals(rig.paper().id());
     }
 
     /** From the accepted print of the frame it was compared with on their proof. */
@@ -217,6 +303,7 @@ public class StartingTime {
                 null,
                 standsAsDefault
                         && (Math.abs(rig.base().inSeconds() - DEFAULT_SECONDS) > 0.05
-                                || !rig.light().equals(light.light())));
+                                || !rig.light().equals(light.light())),
+                List.of());
     }
 }

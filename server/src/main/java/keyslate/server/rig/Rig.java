@@ -111,7 +111,7 @@ public record Rig(
                 .<Projection>map(c ->
                         new Projection.Contact(c.source(), Length.ofMm(lens.focalMm()), Length.ofMm(c.distanceMm())))
                 .orElseGet(() ->
-                        new Projection.Enlarged(magnification(), inversePupil().value()));
+                        new Projection.Enlarged(magnification(), inversePupil().figure()));
     }
 
     /** Whether the negative lies on the paper. */
@@ -157,7 +157,7 @@ public record Rig(
     /** What is engraved, and what it truly is as far as that was measured. */
     public ApertureMark aperture() {
         ApertureMark mark = mark();
-        double off = openingOffset().value();
+        double off = openingOffset().figure();
         return off == 0
                 ? mark
                 : new ApertureMark(mark.engraved(), FNumber.of(mark.trueNumber().inFStops() * Math.pow(2, -off / 2)));
@@ -194,7 +194,7 @@ public record Rig(
     }
 
     public LampLag lag() {
-        return LampLag.ofSeconds(knownLag().value());
+        return LampLag.ofSeconds(knownLag().figure());
     }
 
     /** The settings the timer has. */

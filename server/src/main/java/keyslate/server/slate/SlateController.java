@@ -6,6 +6,8 @@ import keyslate.server.slate.SlateViews.AtVersion;
 import keyslate.server.slate.SlateViews.NewSlate;
 import keyslate.server.slate.SlateViews.SlateView;
 import keyslate.server.slate.SlateViews.StandingView;
+import keyslate.server.recipe.StartingTime;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PatchMapping;
@@ -13,6 +15,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Slates: make, look, edit, undo. The answer of an edit is what can have changed; the sheets are left out. */
@@ -42,6 +45,13 @@ class SlateController {
     @PatchMapping("/{id}/recipe")
     StandingView edit(@PathVariable String id, @RequestBody RecipeChange change) {
         return service.edit(id, change);
+    }
+
+    /** The starting time by a meter that was read at both boards; stores nothing. */
+    @GetMapping("/{id}/starting-time")
+    StartingTime.Proposal startingTime(
+            @PathVariable String id, @RequestParam @Nullable Double luxBefore, @RequestParam @Nullable Double luxNow) {
+        return service.startingTime(id, luxBefore, luxNow);
     }
 
     /** Takes the last change back. */

@@ -6,6 +6,10 @@ import java.util.function.Function;
 import keyslate.server.Clocks;
 import keyslate.server.Ids;
 import keyslate.server.recipe.RecipeChange;
+import keyslate.server.recipe.MeterReadings;
+import keyslate.server.recipe.StartingTime;
+import keyslate.server.rig.Rigs;
+import org.jspecify.annotations.Nullable;
 import keyslate.server.recipe.RecipeEditor;
 import keyslate.server.slate.SlateViews.NewSlate;
 import keyslate.server.slate.SlateViews.SlateView;
@@ -39,6 +43,8 @@ public class SlateService {
     private final FirstRecipe firstRecipes;
     private final RecipeEditor editor;
     private final SlateAssembler assembler;
+    private final StartingTime startingTimes;
+    private final Rigs rigs;
     private final Clock clock;
     private final boolean practice;
 
@@ -51,6 +57,8 @@ public class SlateService {
             FirstRecipe firstRecipes,
             RecipeEditor editor,
             SlateAssembler assembler,
+            StartingTime startingTimes,
+            Rigs rigs,
             Clock clock,
             @Value("${keyslate.practice:false}") boolean practice) {
         this.database = database;
@@ -61,6 +69,8 @@ public class SlateService {
         this.firstRecipes = firstRecipes;
         this.editor = editor;
         this.assembler = assembler;
+        this.startingTimes = startingTimes;
+        this.rigs = rigs;
         this.clock = clock;
         this.practice = practice;
     }
@@ -91,6 +101,15 @@ public class SlateService {
                     recipes.add(first);
                     return assembler.view(slate);
                 }));
+    }
+
+    /** What a meter at both boards says of the first time. */
+    StartingTime.Proposal startingTime(String id, @Nullable Double luxBefore, @Nullable Double luxNow) {
+        FieldErrors errors = new FieldErrors();
+        Optional<MeterReadings> meter = MeterReadings.of(errors, "", luxBefore, luxNow);
+        errors.throwIfAny();
+        return database.inSnapshot(() ->
+                startingTimes.propose(rigs.of(recipes.get(find(id).recipeId())), meter));
     }
 
     /** The frame or the roll that is asked for. */

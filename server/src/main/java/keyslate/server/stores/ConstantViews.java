@@ -68,7 +68,7 @@ public final class ConstantViews {
                         .orElseGet(() -> byDefault(
                                 Name.PUPIL,
                                 "Light against size, 1/p",
-                                Show.factor(Links.PUPIL.value()),
+                                Show.factor(Links.PUPIL.figure()),
                                 "± " + hundredths(Links.PUPIL.limit()),
                                 null)));
     }

@@ -97,6 +97,37 @@ class ColourIT extends JourneyTest {
         assertThat(printer().verdict()).containsText("Work print 1 is the print");
     }
 
+    /** Film on the paper under glass, in a room in which no pixel may be lit; the stack is told before and spoken. */
+    @Test
+    void aProofOfAColourRollIsMadeInTheDark() {
+        Page page = page();
+        printer().opens("/rolls");
+        String roll = (String) page.evaluate("""
+                async () => {
+                  const body = { title: "Roll 59", film: "", kind: "COLOUR", longMm: 36, shortMm: 24, stripFrames: 6, frames: 3 };
+                  const made = await fetch("/api/rolls",
+                    { method: "POST", headers: { "Content-Type": "application/json" }, body: JSON.stringify(body) });
+                  return (await made.json()).id;
+                }""");
+        try {
+            page.reload();
+            page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Roll 59").setExact(true))
+                    .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Proof in contact"))
+                    .click();
+            page.waitForURL("**/setup");
+            printer().goesTo("Print");
+            printer().presses("Before the dark");
+            assertThat(page.getByText("emulsion up").first()).isVisible();
+            printer().presses("Go dark");
+            exposesInTheDark();
+            page.waitForURL("**/judge?**");
+            printer().presses("Accept proof 1");
+            page.waitForURL("**/keep");
+        } finally {
+            page.evaluate("id => fetch(`/api/rolls/${id}`, { method: 'DELETE' })", roll);
+        }
+    }
+
     @Test
     void slipsOfTheFingerDoNothingAndALostLampIsSaid() {
         Path data = PackagedApplication.emptyFolder();

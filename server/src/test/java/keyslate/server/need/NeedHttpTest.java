@@ -145,6 +145,65 @@ class NeedHttpTest extends ApplicationTest {
                 .isEqualTo("off-the-proof");
     }
 
+    /** Two frames of one thing in lights of other colours, on a proof in colour. */
+    @Test
+    void theScanOfAColourProofSaysThePackToo() {
+        String colour = http().post(
+                        "/api/rolls",
+                        Map.of("title", "Roll 42", "film", "", "kind", "COLOUR", "longMm", 36, "shortMm", 24))
+                .json()
+                .get("id")
+                .asString();
+        byte[] picture = http().bytes("/api/frames/" + http().frame("Kiln in colour") + "/positive?side=480");
+        String[] ids = new String[2];
+        for (int i = 0; i < ids.length; i++) {
+            byte[] taken = i == 0 ? picture : TintedPicture.of(picture, 1, 0.8, 0.6);
+            ids[i] = http().upload(
+                            "/api/rolls/" + colour + "/frames", "scan.png", taken, "number", Integer.toString(i + 1))
+                    .json()
+                    .get("id")
+                    .asString();
+        }
+        try {
+            accept(slate(Map.of("frameId", ids[0])));
+            accept(slate(Map.of("rollId", colour)));
+            JsonNode found = http().get("/api/frames/" + ids[1] + "/need/by-scan?against=" + ids[0])
+                    .json();
+            assertThat(found.get("headline").asString()).contains("In its pack");
+            assertThat(found.get("why").asString()).contains("FLM-08");
+            // Less blue and green light: those layers need more, so their filters come out of the pack.
+            JsonNode kept = http().put("/api/frames/" + ids[1] + "/need", Map.of("againstId", ids[0], "byScan", true))
+                    .json();
+            assertThat(kept.get("packYellow").asDouble()).isLessThan(kept.get("packMagenta").asDouble());
+            assertThat(kept.get("packMagenta").asDouble()).isNegative();
+            JsonNode base = http().slate(slate(Map.of("frameId", ids[1])))
+                    .get("standing")
+                    .get("base");
+            assertThat(base.get("because").asString()).contains("by the proof's scan");
+            // What is judged by eye besides leaves the scan's pack; a cast by eye takes its place.
+            JsonNode byEye = http().put(
+                            "/api/frames/" + ids[1] + "/need",
+                            Map.of(
+                                    "againstId",
+                                    ids[0],
+                                    "moreStops",
+                                    0.25,
+                                    "packMagenta",
+                                    kept.get("packMagenta").asDouble(),
+                                    "packYellow",
+                                    kept.get("packYellow").asDouble()))
+                    .json();
+            assertThat(byEye.get("packYellow")).isEqualTo(kept.get("packYellow"));
+            JsonNode cast = http().put(
+                            "/api/frames/" + ids[1] + "/need",
+                            Map.of("againstId", ids[0], "castHue", "M", "castPoints", 10, "packMagenta", 8))
+                    .json();
+            assertThat(cast.hasNonNull("packMagenta")).isFalse();
+        } finally {
+            http().send("DELETE", "/api/rolls/" + colour, "");
+        }
+    }
+
     @Test
     void whatCannotBeIsRefusedAtItsField() {
         assertThat(need(Map.of("moreStops", 0.5)).pointers()).containsExactly("/againstId");

@@ -124,6 +124,20 @@ public final class SheetRepository {
                 most);
     }
 
+    /** The prints accepted last of other frames of a film, by what its rolls say; the newest first. */
+    public List<Sheet> acceptedOfFilm(String film, String exceptFrameId, int most) {
+        return database.sql()
+                .sql("SELECT id FROM sheet WHERE id IN (SELECT accepted_sheet_id FROM slate JOIN frame ON frame.id = slate.frame_id"
+                        + " JOIN roll ON roll.id = frame.roll_id WHERE roll.film = ? AND frame.id <> ? AND accepted_sheet_id IS"
+                        + " NOT NULL) ORDER BY begun_at DESC LIMIT ?")
+                .params(film, exceptFrameId, most)
+                .query(String.class)
+                .list()
+                .stream()
+                .map(id -> find(id).orElseThrow())
+                .toList();
+    }
+
     /** The base light of each accepted print on a paper, the oldest first; proofs have a setting of their own. */
     public List<String> lightsKeptOn(String paperId) {
         return database.sql()

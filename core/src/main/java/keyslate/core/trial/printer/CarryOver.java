@@ -42,13 +42,13 @@ public final class CarryOver {
     private Sheet sheet() {
         Known lagBefore = lag(Side.BEFORE);
         Known lagAfter = table.sameEnlarger() ? lagBefore : lag(Side.AFTER);
-        ExposureTime received = ExposureTime.ofSeconds(table.acceptedSet().inSeconds() - lagBefore.value());
+        ExposureTime received = ExposureTime.ofSeconds(table.acceptedSet().inSeconds() - lagBefore.figure());
         double sizeLimit = table.byColumn() ? standAt() : 0;
         List<Link> links = new ArrayList<>(table.sameEnlarger() ? bySizes(sizeLimit) : byMeter());
         ExposureTime carried = new ExposureChain(links).apply(received, Reciprocity.NONE);
         links.add(Links.lag(received, lagBefore, carried, lagAfter, table.sameEnlarger()));
-        double set = Printers.tenth(carried.inSeconds() + lagAfter.value());
-        links.add(Links.timer(carried, ExposureTime.ofSeconds(set - lagAfter.value())));
+        double set = Printers.tenth(carried.inSeconds() + lagAfter.figure());
+        links.add(Links.timer(carried, ExposureTime.ofSeconds(set - lagAfter.figure())));
         return new Sheet(set, new ExposureChain(links).limit());
     }
 
@@ -82,7 +82,7 @@ public final class CarryOver {
             return Links.LAG;
         }
         LagReadings.Result read = table.lag(side).result();
-        return Known.measured(read.lag().value(), read.lag().limit());
+        return Known.measured(read.lag().figure(), read.lag().limit());
     }
 
     private Known opening(Side side) {
@@ -90,7 +90,7 @@ public final class CarryOver {
             return Links.OPENING;
         }
         Measured read = table.openings(side).offsets().get(table.mark(side));
-        return Known.measured(read.value(), read.limit());
+        return Known.measured(read.figure(), read.limit());
     }
 
     private Known pupil(Side side) {
@@ -98,7 +98,7 @@ public final class CarryOver {
             return Links.PUPIL;
         }
         Measured read = table.pupil(side).inversePupil();
-        return Known.measured(read.value(), read.limit());
+        return Known.measured(read.figure(), read.limit());
     }
 
     /** The limit of the size that the scale gives. */
@@ -113,7 +113,7 @@ public final class CarryOver {
             return Links.COLUMN_MM / (focal * (1 - 1 / (m * m)));
         }
         ColumnScale scale = table.column().scale();
-        double reading = scale.reading(wanted).value();
+        double reading = scale.reading(wanted).figure();
         table.standsAt(reading);
         return scale.magnification(reading).limit();
     }

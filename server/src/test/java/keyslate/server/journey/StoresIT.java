@@ -1,0 +1,160 @@
+package keyslate.server.journey;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+
+/** The shelves: a thing entered with a few words, measured with the simulated meter, retired. */
+class StoresIT extends JourneyTest {
+    /** Other journeys choose from what stands on the shelves. */
+    @AfterEach
+    void leavesTheShelvesAsTheyWere() {
+        page().evaluate("""
+                async () => {
+                  const stores = await (await fetch("/api/stores")).json();
+                  const all = [...stores.enlargers, ...stores.lenses, ...stores.papers, ...stores.things];
+                  for (const c of all.flatMap(t => t.constants).filter(c => c.id)) {
+                    await fetch(`/api/stores/constants/${c.id}`, { method: "DELETE" });
+                  }
+                  for (const t of all.filter(t => t.name.startsWith("Test "))) {
+                    await fetch(`/api/stores/${t.id}/retired`,
+                      { method: "POST", headers: { "Content-Type": "application/json" }, body: '{"retired": true}' });
+                  }
+                  await fetch("/api/stores/units",
+                    { method: "PUT", headers: { "Content-Type": "application/json" }, body: '{"length": "cm"}' });
+                }""");
+    }
+
+    private Locator panel() {
+        return page().getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("The chosen thing"));
+    }
+
+    private Locator shelf(String name) {
+        return page().getByRole(
+                        AriaRole.REGION,
+                        new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private Locator thing(String shelf, String name) {
+        return shelf(shelf)
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + name)));
+    }
+
+    @Test
+    void aLensIsEnteredFoundAtSetUpAndRetired() {
+        printer().opens("/stores");
+        printer().presses("Add a lens");
+        printer().field("Focal length").fill("about a hundred");
+        printer().presses("Put it on the shelf");
+        assertThat(page().getByText("“about a hundred” is not a number.")).isVisible();
+        printer().field("Focal length").fill("105");
+        printer().field("Widest mark, f/").fill("5.6");
+        printer().field("Smallest mark, f/").fill("4");
+        printer().presses("Put it on the shelf");
+        assertThat(page().getByText("The smallest opening has the larger number.")).isVisible();
+        printer().field("Smallest mark, f/").fill("32");
+        page().getByText("More", new Page.GetByTextOptions().setExact(true)).click();
+        printer().field("Name").fill("Test lens 105");
+        printer().presses("Put it on the shelf");
+        assertThat(panel().getByRole(AriaRole.HEADING).first()).hasText("Test lens 105");
+        assertThat(panel()).containsText("as engraved");
+        printer().startsSlate("9", "With a new lens", "");
+        page().getByLabel("Lens", new Page.GetByLabelOptions().setExact(true)).click();
+        page().getByTitle("Test lens 105").click();
+        assertThat(page().getByText("Lens, 105 mm")).isVisible();
+        String slate = page().url();
+        printer().opens("/stores");
+        thing("Lenses", "Test lens 105").click();
+        page().getByText("Change what is said of it").click();
+        printer().presses("Retire it");
+        printer().presses("Retire Test lens 105");
+        assertThat(thing("Lenses", "Test lens 105")).hasCount(0);
+        page().getByText("Retired (").click();
+        assertThat(page().getByText("Test lens 105").first()).isVisible();
+        printer().opens(slate);
+        assertThat(page().getByText("Lens, 105 mm")).isVisible();
+    }
+
+    @Test
+    void theLagIsMeasuredAndAnEarlierSheetStays() {
+        printer().startsSlate("9", "Before the lag was known", "");
+        printer().goesTo("Print");
+        printer().presses("Expose print");
+        printer().givesAllLightAndHangs();
+        printer().opens("/stores");
+        thing("Enlargers and heads", "Yard enlarger").click();
+        assertThat(panel()).containsText("Lamp lag");
+        panel().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Measure it"))
+                .first()
+                .click();
+        page().waitForURL("**/measure/LAG");
+        for (int reading = 6; reading > 0; reading--) {
+            assertThat(printer().verdict()).containsText(reading + " readings to go");
+            printer().presses("Read the simulated meter");
+        }
+        assertThat(printer().verdict()).containsText("The lamp is dead for 0.1");
+        printer().presses("Keep it");
+        page().waitForURL("**/stores?thing=**");
+        assertThat(panel()).containsText("bursts repeat within");
+        assertThat(panel().getByText("measured").first()).isVisible();
+        assertThat(thing("Enlargers and heads", "Yard enlarger")).containsText("measured");
+        printer().presses("Take back");
+        assertThat(thing("Enlargers and heads", "Yard enlarger")).containsText("default");
+    }
+
+    @Test
+    void everyMeterTestIsGuidedAndCanBeLeft() {
+        printer().opens("/stores");
+        thing("Lenses", "80 mm lens").click();
+        panel().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Measure it"))
+                .nth(1)
+                .click();
+        page().waitForURL("**/measure/PUPIL");
+        for (int reading = 5; reading > 0; reading--) {
+            assertThat(printer().verdict()).containsText(reading + " readings to go");
+            printer().presses("Read the simulated meter");
+        }
+        assertThat(printer().verdict()).containsText("Light follows 1 +");
+        printer().field("Height 2, Shows, lx").fill("many");
+        assertThat(page().getByText("“many” is not a number.")).isVisible();
+        printer().presses("Not now");
+        page().waitForURL("**/stores?thing=**");
+        thing("Enlargers and heads", "Yard enlarger").click();
+        panel().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Measure it"))
+                .last()
+                .click();
+        page().waitForURL("**/measure/COLUMN?**");
+        for (int reading = 4; reading > 0; reading--) {
+            assertThat(printer().verdict()).containsText(reading + " readings to go");
+            printer().presses("Read the simulated meter");
+        }
+        assertThat(printer().verdict()).containsText("8 × stands at");
+    }
+
+    @Test
+    void shelvesByKeysAlone() {
+        printer().opens("/stores");
+        assertThat(thing("Easels", "Add an easel")).isVisible();
+        thing("Easels", "Add an easel").focus();
+        page().keyboard().press("Enter");
+        assertThat(printer().field("Name")).isVisible();
+        printer().field("Name").focus();
+        page().keyboard().type("Test easel");
+        page().keyboard().press("Tab");
+        page().keyboard().type("12 in");
+        page().keyboard().press("Tab");
+        page().keyboard().type("24");
+        page().keyboard().press("Enter");
+        assertThat(thing("Easels", "Test easel")).containsText("304.8 × 240 mm");
+        page().keyboard().press("?");
+        assertThat(page().getByRole(AriaRole.DIALOG)).isVisible();
+        page().keyboard().press("Escape");
+        page().keyboard().press("b");
+        page().waitForURL(Pattern.compile("/$"));
+    }
+}
