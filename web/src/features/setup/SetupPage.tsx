@@ -228,7 +228,12 @@ function ByMeter({ slate, edit }: SlateContext) {
           error={found.error?.at("/luxBefore")}
           onChange={setBefore}
         />
-        <TextField label="As it stands now" value={now} error={found.error?.at("/luxNow")} onChange={setNow} />
+        <TextField
+          label="As it stands now"
+          value={now}
+          error={found.error?.at("/luxNow")}
+          onChange={setNow}
+        />
       </div>
       {start && (
         <p className="note">

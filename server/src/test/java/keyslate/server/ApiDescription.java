@@ -14,6 +14,7 @@ import keyslate.server.backup.BackupViews;
 import keyslate.server.bench.BenchViews;
 import keyslate.server.calculation.Calculates;
 import keyslate.server.calibration.CalibrationViews;
+import keyslate.server.cutting.CuttingViews;
 import keyslate.server.decide.DecisionViews;
 import keyslate.server.local.LocalViews;
 import keyslate.server.medium.MediumPart;
@@ -73,6 +74,7 @@ class ApiDescription {
             StartingTime.class,
             StoresViews.class,
             CalibrationViews.class,
+            CuttingViews.class,
             StoredMark.class,
             StoredShape.class,
             StoredTest.class,

@@ -47,7 +47,8 @@ public final class TimeEvidence {
                 .sum();
         int n = times.size();
         double limit = StudentT.limit(n - 1) * Math.sqrt(squares / (n - 1) * (1 + 1.0 / n));
-        return new Reading(ExposureTime.ofSeconds(Math.exp(mean)), Stops.of(Math.max(LEAST_LIMIT, Math.min(MOST_LIMIT, limit))));
+        return new Reading(
+                ExposureTime.ofSeconds(Math.exp(mean)), Stops.of(Math.max(LEAST_LIMIT, Math.min(MOST_LIMIT, limit))));
     }
 
     /** Negatives of one film differ more than a few prints may show. */

@@ -60,8 +60,8 @@ public record PaperCutting(CutPlan plan, List<Ribbon> ribbons, boolean proven) {
 
     /** The distances the fence stands at, in order, each as often as it is set. */
     public List<Length> settings() {
-        List<Length> settings = new ArrayList<>(
-                plan.runs().stream().map(CutPlan.Run::fence).toList());
+        List<Length> settings =
+                new ArrayList<>(plan.runs().stream().map(CutPlan.Run::fence).toList());
         ribbons.stream().map(Ribbon::fence).forEach(fence -> {
             boolean stands = !settings.isEmpty()
                     && Math.abs(settings.get(settings.size() - 1).inMm() - fence.inMm()) < SAME_MM;
@@ -140,8 +140,7 @@ public record PaperCutting(CutPlan plan, List<Ribbon> ribbons, boolean proven) {
         }
     }
 
-    private static void collect(
-            List<Wanted> wanted, int at, Choice sofar, double[] sides, List<Choice> choices) {
+    private static void collect(List<Wanted> wanted, int at, Choice sofar, double[] sides, List<Choice> choices) {
         if (at == wanted.size()) {
             choices.add(sofar);
             return;
@@ -203,8 +202,8 @@ public record PaperCutting(CutPlan plan, List<Ribbon> ribbons, boolean proven) {
 
     /** Every piece and every offcut on the sheet, by cutting it once more on paper. */
     public List<Place> layout(Length sheetWidth, Length sheetHeight) {
-        List<Place> open = new ArrayList<>(
-                List.of(new Place("", Length.ofMm(0), Length.ofMm(0), sheetWidth, sheetHeight)));
+        List<Place> open =
+                new ArrayList<>(List.of(new Place("", Length.ofMm(0), Length.ofMm(0), sheetWidth, sheetHeight)));
         List<Place> done = new ArrayList<>();
         for (CutPlan.Run run : plan.runs()) {
             for (CutPlan.Cut cut : run.cuts()) {
@@ -241,8 +240,7 @@ public record PaperCutting(CutPlan plan, List<Ribbon> ribbons, boolean proven) {
                 && Math.abs(place.height().inMm() - height.inMm()) < SAME_MM;
     }
 
-    private static Place part(
-            Place of, double right, double down, double width, double height, Optional<String> name) {
+    private static Place part(Place of, double right, double down, double width, double height, Optional<String> name) {
         return new Place(
                 name.orElse(""),
                 Length.ofMm(of.left().inMm() + right),
@@ -266,7 +264,13 @@ public record PaperCutting(CutPlan plan, List<Ribbon> ribbons, boolean proven) {
             double at = i * r.fence().inMm();
             strips.add(
                     across
-                            ? part(place, at, 0, r.fence().inMm(), place.height().inMm(), Optional.of(r.of()))
+                            ? part(
+                                    place,
+                                    at,
+                                    0,
+                                    r.fence().inMm(),
+                                    place.height().inMm(),
+                                    Optional.of(r.of()))
                             : part(place, 0, at, place.width().inMm(), r.fence().inMm(), Optional.of(r.of())));
         }
         return strips;
@@ -282,10 +286,12 @@ public record PaperCutting(CutPlan plan, List<Ribbon> ribbons, boolean proven) {
     /** Fences that must not come first: with them on the whole sheet the pieces come out no more. */
     public List<Spoiled> spoiled(Length sheetWidth, Length sheetHeight) {
         List<CutPlan.Piece> asked = asked();
-        Length first = plan.runs().isEmpty() ? Length.ofMm(0) : plan.runs().get(0).fence();
+        Length first =
+                plan.runs().isEmpty() ? Length.ofMm(0) : plan.runs().get(0).fence();
         return plan.fences().stream()
                 .filter(f -> Math.abs(f.inMm() - first.inMm()) > SAME_MM)
-                .filter(f -> !comesOut(sheetWidth, sheetHeight, f, asked) && !comesOut(sheetHeight, sheetWidth, f, asked))
+                .filter(f ->
+                        !comesOut(sheetWidth, sheetHeight, f, asked) && !comesOut(sheetHeight, sheetWidth, f, asked))
                 .map(Spoiled::new)
                 .toList();
     }
@@ -321,7 +327,8 @@ public record PaperCutting(CutPlan plan, List<Ribbon> ribbons, boolean proven) {
         return cut.rest()
                 .map(name -> cut.acrossWidth()
                         ? new CutPlan.Piece(name, Length.ofMm(cut.width().inMm() - fence.inMm()), cut.height(), 1)
-                        : new CutPlan.Piece(name, cut.width(), Length.ofMm(cut.height().inMm() - fence.inMm()), 1));
+                        : new CutPlan.Piece(
+                                name, cut.width(), Length.ofMm(cut.height().inMm() - fence.inMm()), 1));
     }
 
     /** Whether all pieces come out after a first cut at {@code fence} across the width. */
@@ -329,7 +336,14 @@ public record PaperCutting(CutPlan plan, List<Ribbon> ribbons, boolean proven) {
         if (fence.inMm() >= width.inMm() - SAME_MM) {
             return false;
         }
-        return split(asked, 0, new ArrayList<>(), new ArrayList<>(), fence, Length.ofMm(width.inMm() - fence.inMm()), height);
+        return split(
+                asked,
+                0,
+                new ArrayList<>(),
+                new ArrayList<>(),
+                fence,
+                Length.ofMm(width.inMm() - fence.inMm()),
+                height);
     }
 
     private static boolean split(

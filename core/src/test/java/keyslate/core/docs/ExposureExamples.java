@@ -143,8 +143,8 @@ final class ExposureExamples {
                         .inSeconds());
         formulas.put(
                 "EXP-34",
-                e -> new ExposureChain(List.of(
-                                link(Link.Cause.SIZE, e.at("more")), link(Link.Cause.LIGHT, -e.at("less"))))
+                e -> new ExposureChain(
+                                List.of(link(Link.Cause.SIZE, e.at("more")), link(Link.Cause.LIGHT, -e.at("less"))))
                         .apply(e.time("time"), Reciprocity.NONE)
                         .inSeconds());
         formulas.put(
@@ -154,8 +154,7 @@ final class ExposureExamples {
                         .inStops());
         formulas.put(
                 "EXP-36",
-                e -> Links.opening(
-                                e.f("from"), Links.OPENING, e.f("to"), Known.measured(e.at("offset"), 0), false)
+                e -> Links.opening(e.f("from"), Links.OPENING, e.f("to"), Known.measured(e.at("offset"), 0), false)
                         .more()
                         .inStops());
         formulas.put(

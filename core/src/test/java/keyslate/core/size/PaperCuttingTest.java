@@ -50,8 +50,8 @@ class PaperCuttingTest {
 
     @Test
     void printsAndStripsFromOneSheet() {
-        PaperCutting plan =
-                cut(305, 240, wanted("print", 178, 127, 2), wanted("strip", 60, 62, 4)).orElseThrow();
+        PaperCutting plan = cut(305, 240, wanted("print", 178, 127, 2), wanted("strip", 60, 62, 4))
+                .orElseThrow();
         int strips = plan.ribbons().stream().mapToInt(Ribbon::pieces).sum();
         assertThat(strips).isIn(0, 4);
         assertThat(plan.settings()).isNotEmpty();
@@ -100,10 +100,12 @@ class PaperCuttingTest {
     @Test
     void anotherBeginningSpoilsThePieces() {
         // 127 first leaves strips of 240 by 127 that no print of 178 by 113 beside another comes out of.
-        PaperCutting plan = cut(305, 240, wanted("print", 178, 240, 1), wanted("small", 127, 120, 2)).orElseThrow();
+        PaperCutting plan = cut(305, 240, wanted("print", 178, 240, 1), wanted("small", 127, 120, 2))
+                .orElseThrow();
         List<PaperCutting.Spoiled> spoiled = plan.spoiled(Length.ofMm(305), Length.ofMm(240));
-        assertThat(spoiled).allSatisfy(s -> assertThat(s.fence().inMm())
-                .isNotCloseTo(plan.settings().get(0).inMm(), within(0.01)));
+        assertThat(spoiled)
+                .allSatisfy(s -> assertThat(s.fence().inMm())
+                        .isNotCloseTo(plan.settings().get(0).inMm(), within(0.01)));
         assertThat(spoiled).isNotEmpty();
     }
 }

@@ -204,7 +204,10 @@ final class Intake implements Part {
                     Map.of("number", "largest", "title", "Largest"));
             figures.add("files");
             if (largest.status() != TAKEN_IN) {
-                figures.fault("unsaid", largest.status() + " to a picture of just 100 megapixels");
+                figures.fault(
+                        "unsaid",
+                        largest.status() + " to a picture of just 100 megapixels: "
+                                + largest.json().path("detail").asString(""));
             }
         }
 

@@ -321,7 +321,8 @@ class CalibrationService {
         for (Double one : asked == null ? List.<Double>of() : asked) {
             read.add(Check.positive("reading", given("reading", one), "lx"));
         }
-        return Check.count("readings of each", read.size(), 2, 100) > 0 ? read : List.of();
+        Check.count("readings of each", read.size(), 2, 100);
+        return read;
     }
 
     private static <R> R of(FieldErrors errors, String pointer, Supplier<R> compute) {

@@ -26,8 +26,7 @@ public record MeterReadings(double before, double now) {
     }
 
     private static double reading(FieldErrors errors, String pointer, @Nullable Double given) {
-        return errors.check(
-                pointer, 1.0, () -> Check.positive("reading", given == null ? Double.NaN : given, ""));
+        return errors.check(pointer, 1.0, () -> Check.positive("reading", given == null ? Double.NaN : given, ""));
     }
 
     /** It takes the place of size, opening and lamp. */

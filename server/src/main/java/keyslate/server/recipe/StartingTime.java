@@ -41,6 +41,7 @@ public class StartingTime {
     private static final double DEFAULT_SECONDS = 10;
     /** A darkroom has a few enlargers and kinds of paper; what is older than these is no standard. */
     private static final int MOST_SHEETS = 100;
+
     private static final int MOST_OF_A_FILM = 6;
 
     private final SlateRepository slates;
@@ -122,7 +123,9 @@ public class StartingTime {
     private Proposal ofFrame(Rig rig, Frame frame, Optional<MeterReadings> meter) {
         List<Proposal> found = Stream.of(
                         lastPrint(rig, frame.id())
-                                .map(p -> carried(rig, p).by(meter).propose("Carried over from the last print of this frame.")),
+                                .map(p -> carried(rig, p)
+                                        .by(meter)
+                                        .propose("Carried over from the last print of this frame.")),
                         byNeed(rig, frame.id()),
                         byReadings(rig, frame.id()),
                         byFilm(rig, frame))
@@ -151,9 +154,8 @@ public class StartingTime {
         if (prints.size() < 2) {
             return Optional.empty();
         }
-        TimeEvidence.Reading usual = TimeEvidence.usual(prints.stream()
-                .map(p -> ExposureTime.ofSeconds(p.seconds()))
-                .toList());
+        TimeEvidence.Reading usual = TimeEvidence.usual(
+                prints.stream().map(p -> ExposureTime.ofSeconds(p.seconds())).toList());
         double limit = usual.uncertainty().inStops();
         double seconds = usual.time().inSeconds();
         return Optional.of(new Proposal(

@@ -2,11 +2,11 @@ package keyslate.server.slate;
 
 import java.net.URI;
 import keyslate.server.recipe.RecipeChange;
+import keyslate.server.recipe.StartingTime;
 import keyslate.server.slate.SlateViews.AtVersion;
 import keyslate.server.slate.SlateViews.NewSlate;
 import keyslate.server.slate.SlateViews.SlateView;
 import keyslate.server.slate.SlateViews.StandingView;
-import keyslate.server.recipe.StartingTime;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;

@@ -5,12 +5,11 @@ import java.util.Optional;
 import java.util.function.Function;
 import keyslate.server.Clocks;
 import keyslate.server.Ids;
-import keyslate.server.recipe.RecipeChange;
 import keyslate.server.recipe.MeterReadings;
+import keyslate.server.recipe.RecipeChange;
+import keyslate.server.recipe.RecipeEditor;
 import keyslate.server.recipe.StartingTime;
 import keyslate.server.rig.Rigs;
-import org.jspecify.annotations.Nullable;
-import keyslate.server.recipe.RecipeEditor;
 import keyslate.server.slate.SlateViews.NewSlate;
 import keyslate.server.slate.SlateViews.SlateView;
 import keyslate.server.slate.SlateViews.StandingView;
@@ -26,6 +25,7 @@ import keyslate.store.slate.Recipe;
 import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.Slate;
 import keyslate.store.slate.SlateRepository;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 
@@ -108,8 +108,7 @@ public class SlateService {
         FieldErrors errors = new FieldErrors();
         Optional<MeterReadings> meter = MeterReadings.of(errors, "", luxBefore, luxNow);
         errors.throwIfAny();
-        return database.inSnapshot(() ->
-                startingTimes.propose(rigs.of(recipes.get(find(id).recipeId())), meter));
+        return database.inSnapshot(() -> startingTimes.propose(rigs.of(recipes.get(find(id).recipeId())), meter));
     }
 
     /** The frame or the roll that is asked for. */

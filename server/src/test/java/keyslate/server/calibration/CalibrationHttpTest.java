@@ -89,7 +89,8 @@ class CalibrationHttpTest extends ApplicationTest {
         JsonNode setup = http().slate(slate).get("standing").get("setup");
         assertThat(setup.get("lagSource").asString()).isEqualTo("measured");
         assertThat(setup.get("lagSeconds").asDouble()).isCloseTo(measured, within(0.006));
-        assertThat(http().get("/api/sheets/" + sheet + "/run").json().get("steps")).isEqualTo(before.get("steps"));
+        assertThat(http().get("/api/sheets/" + sheet + "/run").json().get("steps"))
+                .isEqualTo(before.get("steps"));
         http().send("DELETE", "/api/stores/constants/" + lag.get("id").asString(), "");
         assertThat(constant("enlargers", "LAG").get("source").asString()).isEqualTo("default");
     }
@@ -119,9 +120,12 @@ class CalibrationHttpTest extends ApplicationTest {
         double eight = found.get("places").get(1).get("stops").asDouble();
         double eleven = found.get("places").get(2).get("stops").asDouble();
         JsonNode measured = start(slate);
-        double moved = Math.log(measured.get("seconds").asDouble() / byDefault.get("seconds").asDouble()) / Math.log(2);
+        double moved = Math.log(measured.get("seconds").asDouble()
+                        / byDefault.get("seconds").asDouble())
+                / Math.log(2);
         assertThat(moved).isCloseTo(eight - eleven, within(0.01));
-        assertThat(measured.get("limitStops").asDouble()).isLessThan(byDefault.get("limitStops").asDouble());
+        assertThat(measured.get("limitStops").asDouble())
+                .isLessThan(byDefault.get("limitStops").asDouble());
         assertThat(measured.get("arithmetic").toString()).contains("openings as measured");
 
         List<Map<String, Object>> heights = new ArrayList<>();
@@ -147,8 +151,8 @@ class CalibrationHttpTest extends ApplicationTest {
                     "projectedMm",
                     meter("LENGTH", Map.of("markMm", 20, "columnReading", reading))));
         }
-        JsonNode column = keep(
-                "enlargers/" + enlarger + "/column", Map.of("lensId", lens, "markMm", 20, "places", places));
+        JsonNode column =
+                keep("enlargers/" + enlarger + "/column", Map.of("lensId", lens, "markMm", 20, "places", places));
         assertThat(column.get("headline").asString()).startsWith("8 × stands at");
         assertThat(constant("enlargers", "EVENNESS").get("text").asString()).isEqualTo("not measured");
         Map<String, Object> lux = new HashMap<>();
@@ -158,7 +162,8 @@ class CalibrationHttpTest extends ApplicationTest {
             lux.put(corners.get(i), twice(Map.of("mark", 8, "magnification", 6, "corner", i)));
         }
         JsonNode even = keep("enlargers/" + enlarger + "/evenness", lux);
-        assertThat(even.get("places")).allSatisfy(p -> assertThat(p.get("stops").asDouble()).isBetween(-0.5, 0.05));
+        assertThat(even.get("places"))
+                .allSatisfy(p -> assertThat(p.get("stops").asDouble()).isBetween(-0.5, 0.05));
     }
 
     private List<Double> twice(Map<String, ?> at) {
@@ -167,24 +172,31 @@ class CalibrationHttpTest extends ApplicationTest {
 
     @Test
     void aPaperDriesDownByWhatItsUserSaw() {
-        String paper = http().get("/api/stores").json().get("papers").get(0).get("id").asString();
+        String paper =
+                http().get("/api/stores").json().get("papers").get(0).get("id").asString();
         JsonNode found = keep(
-                "papers/" + paper + "/dry-down", Map.of("pairs", List.of(Map.of("wetSeconds", 12, "drySeconds", 11.04))));
+                "papers/" + paper + "/dry-down",
+                Map.of("pairs", List.of(Map.of("wetSeconds", 12, "drySeconds", 11.04))));
         assertThat(found.get("headline").asString()).startsWith("It dries down by 8 %");
     }
 
     @Test
     void readingsThatCannotBeAreSaidAtTheirPlace() {
-        assertThat(http().post("/api/stores/enlargers/" + enlarger + "/lag", Map.of()).pointers())
+        assertThat(http().post("/api/stores/enlargers/" + enlarger + "/lag", Map.of())
+                        .pointers())
                 .containsExactly("/bursts");
         List<Map<String, Object>> bursts = bursts();
         bursts.set(2, Map.of("setSeconds", 0.1, "dose", 3));
-        assertThat(http().post("/api/stores/enlargers/" + enlarger + "/lag", Map.of("bursts", bursts)).pointers())
+        assertThat(http().post("/api/stores/enlargers/" + enlarger + "/lag", Map.of("bursts", bursts))
+                        .pointers())
                 .containsExactly("/bursts/2");
-        assertThat(http().post("/api/stores/lenses/" + lens + "/openings", Map.of("marks", List.of(Map.of("mark", 7.3))))
+        assertThat(http().post(
+                                "/api/stores/lenses/" + lens + "/openings",
+                                Map.of("marks", List.of(Map.of("mark", 7.3))))
                         .pointers())
                 .containsExactly("/marks/0");
-        assertThat(http().post("/api/stores/enlargers/none/lag", Map.of()).status()).isEqualTo(404);
+        assertThat(http().post("/api/stores/enlargers/none/lag", Map.of()).status())
+                .isEqualTo(404);
         assertThat(http().post("/api/practice/meter", Map.of("shows", "HEAT")).pointers())
                 .contains("/shows", "/enlargerId", "/lensId");
     }

@@ -111,7 +111,9 @@ class ColourIT extends JourneyTest {
                 }""");
         try {
             page.reload();
-            page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Roll 59").setExact(true))
+            page.getByRole(
+                            AriaRole.REGION,
+                            new Page.GetByRoleOptions().setName("Roll 59").setExact(true))
                     .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Proof in contact"))
                     .click();
             page.waitForURL("**/setup");

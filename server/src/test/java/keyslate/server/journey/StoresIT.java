@@ -56,7 +56,8 @@ class StoresIT extends JourneyTest {
         printer().field("Widest mark, f/").fill("5.6");
         printer().field("Smallest mark, f/").fill("4");
         printer().presses("Put it on the shelf");
-        assertThat(page().getByText("The smallest opening has the larger number.")).isVisible();
+        assertThat(page().getByText("The smallest opening has the larger number."))
+                .isVisible();
         printer().field("Smallest mark, f/").fill("32");
         page().getByText("More", new Page.GetByTextOptions().setExact(true)).click();
         printer().field("Name").fill("Test lens 105");

@@ -174,7 +174,8 @@ class NeedHttpTest extends ApplicationTest {
             // Less blue and green light: those layers need more, so their filters come out of the pack.
             JsonNode kept = http().put("/api/frames/" + ids[1] + "/need", Map.of("againstId", ids[0], "byScan", true))
                     .json();
-            assertThat(kept.get("packYellow").asDouble()).isLessThan(kept.get("packMagenta").asDouble());
+            assertThat(kept.get("packYellow").asDouble())
+                    .isLessThan(kept.get("packMagenta").asDouble());
             assertThat(kept.get("packMagenta").asDouble()).isNegative();
             JsonNode base = http().slate(slate(Map.of("frameId", ids[1])))
                     .get("standing")

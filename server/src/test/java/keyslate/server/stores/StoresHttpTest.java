@@ -32,18 +32,17 @@ class StoresHttpTest extends ApplicationTest {
 
     @Test
     void aLensIsEnteredByItsEngravingAndIsDefaultInAllElse() {
-        JsonNode stores = http().post(
-                        "/api/stores/lenses", Map.of("focalMm", 105, "openMark", 5.6, "smallestMark", 32))
+        JsonNode stores = http().post("/api/stores/lenses", Map.of("focalMm", 105, "openMark", 5.6, "smallestMark", 32))
                 .json();
         JsonNode lens = shelf(stores, "lenses", "105 mm lens");
         assertThat(lens.get("coversMm").asDouble()).isEqualTo(105);
         assertThat(lens.get("marks").size()).isEqualTo(11);
         assertThat(lens.get("constants"))
                 .allSatisfy(c -> assertThat(c.get("source").asString()).isEqualTo("default"));
-        JsonNode changed = http().patch(
-                        "/api/stores/lenses/" + lens.get("id").asString(), Map.of("coversMm", 120))
+        JsonNode changed = http().patch("/api/stores/lenses/" + lens.get("id").asString(), Map.of("coversMm", 120))
                 .json();
-        assertThat(shelf(changed, "lenses", "105 mm lens").get("coversMm").asDouble()).isEqualTo(120);
+        assertThat(shelf(changed, "lenses", "105 mm lens").get("coversMm").asDouble())
+                .isEqualTo(120);
         retire(lens.get("id").asString());
     }
 
@@ -61,13 +60,18 @@ class StoresHttpTest extends ApplicationTest {
         String slate = http().newSlate("Window shelf");
         http().edit(slate, "setup/lensId", lens);
         String sheet = begin(slate, "PRINT");
-        assertThat(http().post("/api/stores/" + lens + "/retired", Map.of("retired", true)).code())
+        assertThat(http().post("/api/stores/" + lens + "/retired", Map.of("retired", true))
+                        .code())
                 .isEqualTo("sheet-under-lamp");
         exposeAndHang(sheet);
         retire(lens);
         assertThat(stores().get("lenses")).noneMatch(l -> l.get("id").asString().equals(lens));
         assertThat(stores().get("retired")).anyMatch(r -> r.get("id").asString().equals(lens));
-        assertThat(http().slate(slate).get("standing").get("setup").get("lensName").asString())
+        assertThat(http().slate(slate)
+                        .get("standing")
+                        .get("setup")
+                        .get("lensName")
+                        .asString())
                 .isEqualTo("Old lens");
         http().post("/api/stores/" + lens + "/retired", Map.of("retired", false));
         assertThat(stores().get("lenses")).anyMatch(l -> l.get("id").asString().equals(lens));
@@ -85,7 +89,10 @@ class StoresHttpTest extends ApplicationTest {
         assertThat(box.get("counted").asBoolean()).isFalse();
         String id = box.get("id").asString();
         JsonNode counted = shelf(
-                http().patch("/api/stores/papers/" + id, Map.of("sheetsLeft", 12.5)).json(), "papers", "Test box");
+                http().patch("/api/stores/papers/" + id, Map.of("sheetsLeft", 12.5))
+                        .json(),
+                "papers",
+                "Test box");
         assertThat(counted.get("counted").asBoolean()).isTrue();
         assertThat(counted.get("sheetsLeft").asDouble()).isEqualTo(12.5);
         JsonNode cut = shelf(
@@ -97,7 +104,8 @@ class StoresHttpTest extends ApplicationTest {
         assertThat(http().put("/api/stores/papers/" + id + "/pieces", Map.of("longMm", 999, "shortMm", 1, "pieces", -1))
                         .pointers())
                 .containsExactlyInAnyOrder("/longMm", "/shortMm", "/pieces");
-        assertThat(http().patch("/api/stores/papers/" + id, Map.of("kind", "COLOUR")).pointers())
+        assertThat(http().patch("/api/stores/papers/" + id, Map.of("kind", "COLOUR"))
+                        .pointers())
                 .containsExactly("/kind");
         retire(id);
     }
@@ -114,10 +122,15 @@ class StoresHttpTest extends ApplicationTest {
         assertThat(made.get("says").get(0).asString()).isEqualTo("305 × 240 mm");
         assertThat(made.get("facts").hasNonNull("kelvin")).isFalse();
         String id = made.get("id").asString();
-        JsonNode renamed = http().patch("/api/stores/things/" + id, Map.of("name", "Easel, two blades")).json();
-        assertThat(shelf(renamed, "things", "Easel, two blades").get("facts").get("longMm").asDouble())
+        JsonNode renamed = http().patch("/api/stores/things/" + id, Map.of("name", "Easel, two blades"))
+                .json();
+        assertThat(shelf(renamed, "things", "Easel, two blades")
+                        .get("facts")
+                        .get("longMm")
+                        .asDouble())
                 .isEqualTo(305);
-        assertThat(http().post("/api/stores/things", Map.of("kind", "SPADE", "name", "")).pointers())
+        assertThat(http().post("/api/stores/things", Map.of("kind", "SPADE", "name", ""))
+                        .pointers())
                 .containsExactlyInAnyOrder("/kind", "/name");
         assertThat(http().post(
                                 "/api/stores/things",
@@ -130,40 +143,57 @@ class StoresHttpTest extends ApplicationTest {
     @Test
     void aConstantOfOnesOwnCountsUntilItIsTakenBack() {
         JsonNode safelight = shelf(
-                http().post("/api/stores/things", Map.of("kind", "SAFELIGHT", "name", "Red lamp")).json(),
+                http().post("/api/stores/things", Map.of("kind", "SAFELIGHT", "name", "Red lamp"))
+                        .json(),
                 "things",
                 "Red lamp");
         String id = safelight.get("id").asString();
         assertThat(safelight.get("constants").get(0).get("text").asString()).isEqualTo("not tested");
         Map<String, Object> asked = new HashMap<>(Map.of("name", "SAFE_MINUTES", "value", 4, "remark", "coin test"));
-        JsonNode known = shelf(http().post("/api/stores/" + id + "/constants", asked).json(), "things", "Red lamp")
+        JsonNode known = shelf(
+                        http().post("/api/stores/" + id + "/constants", asked).json(), "things", "Red lamp")
                 .get("constants")
                 .get(0);
         assertThat(known.get("text").asString()).isEqualTo("4 min");
         assertThat(known.get("source").asString()).isEqualTo("entered");
         asked.put("value", 0);
-        assertThat(http().post("/api/stores/" + id + "/constants", asked).pointers()).containsExactly("/value");
+        assertThat(http().post("/api/stores/" + id + "/constants", asked).pointers())
+                .containsExactly("/value");
         asked.put("name", "LAG");
-        assertThat(http().post("/api/stores/" + id + "/constants", asked).status()).isEqualTo(404);
+        assertThat(http().post("/api/stores/" + id + "/constants", asked).status())
+                .isEqualTo(404);
         http().send("DELETE", "/api/stores/constants/" + known.get("id").asString(), "");
-        assertThat(shelf(stores(), "things", "Red lamp").get("constants").get(0).get("source").asString())
+        assertThat(shelf(stores(), "things", "Red lamp")
+                        .get("constants")
+                        .get(0)
+                        .get("source")
+                        .asString())
                 .isEqualTo("default");
         retire(id);
     }
 
     @Test
     void unitsAreRememberedAndWhatCannotBeIsSaid() {
-        assertThat(http().put("/api/stores/units", Map.of("length", "in")).json().get("units").get("length").asString())
+        assertThat(http().put("/api/stores/units", Map.of("length", "in"))
+                        .json()
+                        .get("units")
+                        .get("length")
+                        .asString())
                 .isEqualTo("in");
         http().put("/api/stores/units", Map.of("length", "cm"));
-        assertThat(http().put("/api/stores/units", Map.of("length", "ell", "temperature", "K")).pointers())
+        assertThat(http().put("/api/stores/units", Map.of("length", "ell", "temperature", "K"))
+                        .pointers())
                 .containsExactlyInAnyOrder("/length", "/temperature");
-        assertThat(http().post("/api/stores/enlargers", Map.of("lamp", "CANDLE", "columnMm", -3)).pointers())
+        assertThat(http().post("/api/stores/enlargers", Map.of("lamp", "CANDLE", "columnMm", -3))
+                        .pointers())
                 .containsExactlyInAnyOrder("/lamp", "/columnMm", "/name");
         assertThat(http().post("/api/stores/lenses", Map.of("focalMm", 5, "openMark", 7.3, "smallestMark", 2))
                         .pointers())
                 .contains("/focalMm", "/openMark");
-        assertThat(http().post("/api/stores/nothing/retired", Map.of("retired", true)).status()).isEqualTo(404);
-        assertThat(List.of(http().patch("/api/stores/lenses/none", Map.of()).status())).containsExactly(404);
+        assertThat(http().post("/api/stores/nothing/retired", Map.of("retired", true))
+                        .status())
+                .isEqualTo(404);
+        assertThat(List.of(http().patch("/api/stores/lenses/none", Map.of()).status()))
+                .containsExactly(404);
     }
 }

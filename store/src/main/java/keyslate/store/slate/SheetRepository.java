@@ -126,10 +126,12 @@ public final class SheetRepository {
 
     /** The prints accepted last of other frames of a film, by what its rolls say; the newest first. */
     public List<Sheet> acceptedOfFilm(String film, String exceptFrameId, int most) {
-        return database.sql()
-                .sql("SELECT id FROM sheet WHERE id IN (SELECT accepted_sheet_id FROM slate JOIN frame ON frame.id = slate.frame_id"
-                        + " JOIN roll ON roll.id = frame.roll_id WHERE roll.film = ? AND frame.id <> ? AND accepted_sheet_id IS"
-                        + " NOT NULL) ORDER BY begun_at DESC LIMIT ?")
+        return database
+                .sql()
+                .sql(
+                        "SELECT id FROM sheet WHERE id IN (SELECT accepted_sheet_id FROM slate JOIN frame ON frame.id = slate.frame_id"
+                                + " JOIN roll ON roll.id = frame.roll_id WHERE roll.film = ? AND frame.id <> ? AND accepted_sheet_id IS"
+                                + " NOT NULL) ORDER BY begun_at DESC LIMIT ?")
                 .params(film, exceptFrameId, most)
                 .query(String.class)
                 .list()

@@ -1,0 +1,73 @@
+package keyslate.server.cutting;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** What is to be cut, and how. */
+public final class CuttingViews {
+    private CuttingViews() {}
+
+    /**
+     * Pieces that are wanted of each sheet.
+     *
+     * @param paperId of the box, whose sheet it is
+     * @param sheets that are cut alike, 1 to 100; one when left out
+     */
+    public record CutAsked(
+            @Nullable String paperId,
+            @Nullable List<WantedAsked> wanted,
+            @Nullable Integer sheets) {}
+
+    /** So many pieces of one size from each sheet. */
+    public record WantedAsked(
+            @Nullable String name,
+            @Nullable Double longMm,
+            @Nullable Double shortMm,
+            @Nullable Integer count) {}
+
+    /**
+     * A plan of cuts.
+     *
+     * @param line to memorise: the fence's distances in their order
+     * @param headline how many settings and cuts
+     * @param proven whether no plan needs fewer settings
+     * @param steps in order
+     * @param places every piece and offcut on the sheet, for the drawing
+     * @param usedShare of the sheet that becomes pieces
+     * @param spoils what must not come first, in words
+     * @param spoken the same to be said in the dark
+     */
+    public record CutView(
+            double sheetWidthMm,
+            double sheetHeightMm,
+            String line,
+            String headline,
+            boolean proven,
+            List<CutStep> steps,
+            List<CutPlace> places,
+            double usedShare,
+            List<String> spoils,
+            List<String> spoken) {}
+
+    /**
+     * One setting of the fence.
+     *
+     * @param fenceMm distance; {@code again} whether it stands there already
+     * @param words what is cut
+     * @param cuts with all sheets
+     */
+    public record CutStep(double fenceMm, boolean again, String words, int cuts) {}
+
+    /** A piece on the sheet; {@code name} empty for an offcut. */
+    public record CutPlace(String name, double leftMm, double topMm, double widthMm, double heightMm) {}
+
+    /**
+     * What was cut, into the box.
+     *
+     * @param sheets that are gone from it
+     */
+    public record CutDone(
+            @Nullable String paperId,
+            @Nullable List<WantedAsked> wanted,
+            @Nullable Integer sheets) {}
+}
