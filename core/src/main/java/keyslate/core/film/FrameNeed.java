@@ -125,22 +125,56 @@ public record FrameNeed(Stops more, Stops limit, double contrast, FilterShift ca
     }
 
     /**
-     * FLM-08: a colour frame by what each layer of the paper needs, n in log light. More = 0.30·n_R + 0.60·n_G + 0.10·n_B, as the eye weighs them (COL-04);
-     * magenta 100·(n_R − n_G) and yellow 100·(n_R − n_B) more in the pack leave each layer what it needs. So the lightest tones of both frames are
-     * taken for the same neutral: a scan cannot tell the colour of a light from that of a thing. Limit: the largest of the three. Contrast: the green layer's.
+     * FLM-08: a colour frame by its layers. More = 0.30·n_R + 0.60·n_G + 0.10·n_B of FLM-06, as the eye weighs them (COL-04). The pack follows the mean offsets
+     * d of the tones of the same rank that are seen in all three layers of both: magenta 100·(d_R − d_G) and yellow 100·(d_R − d_B) more. A brighter
+     * subject moves all layers alike and cancels; a scan cannot tell the colour of a light from that of a thing. Limit: the largest of the three.
+     *
+     * @param ofFrame net densities of each layer's dye in the frame, red, green, blue; {@code ofOther} of the other
      */
-    public static FrameNeed ofLayers(FrameNeed red, FrameNeed green, FrameNeed blue) {
-        double r = red.more().toLogExposure();
-        double g = green.more().toLogExposure();
-        double b = blue.more().toLogExposure();
-        double limit = Math.max(
-                red.limit().inStops(),
-                Math.max(green.limit().inStops(), blue.limit().inStops()));
+    public static Optional<FrameNeed> byColourScan(
+            double[][] ofFrame, double[][] ofOther, DoubleUnaryOperator toLogLight) {
+        List<FrameNeed> needs = new ArrayList<>();
+        List<Map<Double, Double>> frame = new ArrayList<>();
+        List<Map<Double, Double>> other = new ArrayList<>();
+        for (int layer = 0; layer < ofFrame.length; layer++) {
+            byScan(ofFrame[layer], ofOther[layer], toLogLight).ifPresent(needs::add);
+            frame.add(byRank(tones(ofFrame[layer], toLogLight)));
+            other.add(byRank(tones(ofOther[layer], toLogLight)));
+        }
+        List<Double> seen = frame.get(0).keySet().stream()
+                .filter(rank -> frame.stream().allMatch(f -> f.containsKey(rank))
+                        && other.stream().allMatch(o -> o.containsKey(rank)))
+                .toList();
+        if (needs.size() < ofFrame.length || seen.size() < LEAST_SEEN) {
+            return Optional.empty();
+        }
+        double[] offset = new double[ofFrame.length];
+        for (int layer = 0; layer < offset.length; layer++) {
+            Map<Double, Double> here = frame.get(layer);
+            Map<Double, Double> there = other.get(layer);
+            offset[layer] = seen.stream()
+                    .mapToDouble(rank -> there.get(rank) - here.get(rank))
+                    .average()
+                    .orElseThrow();
+        }
+        return Optional.of(ofLayers(needs, offset));
+    }
+
+    static FrameNeed ofLayers(List<FrameNeed> needs, double[] offset) {
+        double more = RED_WEIGHT * needs.get(0).more().inStops()
+                + GREEN_WEIGHT * needs.get(1).more().inStops()
+                + BLUE_WEIGHT * needs.get(2).more().inStops();
+        double limit =
+                needs.stream().mapToDouble(n -> n.limit().inStops()).max().orElseThrow();
         return new FrameNeed(
-                Stops.ofLogExposure(RED_WEIGHT * r + GREEN_WEIGHT * g + BLUE_WEIGHT * b),
+                Stops.of(more),
                 Stops.of(limit),
-                green.contrast(),
-                FilterShift.of(0, POINTS * (r - g), POINTS * (r - b)));
+                needs.get(1).contrast(),
+                FilterShift.of(0, POINTS * (offset[0] - offset[1]), POINTS * (offset[0] - offset[2])));
+    }
+
+    private static Map<Double, Double> byRank(List<Tone> tones) {
+        return tones.stream().collect(Collectors.toMap(Tone::rank, Tone::logLight));
     }
 
     /** A tone that tells: its place among all tones of its frame, 0 the lightest to 1, and the log light that it got. */
@@ -175,7 +209,7 @@ public record FrameNeed(Stops more, Stops limit, double contrast, FilterShift ca
     }
 
     private static double contrast(List<Tone> frame, List<Tone> other) {
-        Map<Double, Double> byRank = other.stream().collect(Collectors.toMap(Tone::rank, Tone::logLight));
+        Map<Double, Double> byRank = byRank(other);
         List<double[]> pairs = frame.stream()
                 .filter(t -> byRank.containsKey(t.rank()))
                 .map(t -> new double[] {byRank.get(t.rank()), t.logLight()})

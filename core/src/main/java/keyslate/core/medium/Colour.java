@@ -1,6 +1,5 @@
 package keyslate.core.medium;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import keyslate.core.colour.ColourBalance;
@@ -114,16 +113,10 @@ public final class Colour implements Medium {
     /** The dyes of each small part of a frame (COL-21), each layer by its own curve (COL-12). */
     @Override
     public Optional<FrameNeed> needByScan(Look frame, Look other, Look proof, Light light) {
-        double[][] ofFrame = ProofTones.dyes(frame, proof);
-        double[][] ofOther = ProofTones.dyes(other, proof);
-        List<FrameNeed> layers = new ArrayList<>();
-        for (int layer = 0; layer < ofFrame.length; layer++) {
-            FrameNeed.byScan(ofFrame[layer], ofOther[layer], net -> ColourPaper.logExposureFor(ColourPaper.LEAST + net))
-                    .ifPresent(layers::add);
-        }
-        return layers.size() < ofFrame.length
-                ? Optional.empty()
-                : Optional.of(FrameNeed.ofLayers(layers.get(0), layers.get(1), layers.get(2)));
+        return FrameNeed.byColourScan(
+                ProofTones.dyes(frame),
+                ProofTones.dyes(other),
+                net -> ColourPaper.logExposureFor(ColourPaper.LEAST + net));
     }
 
     /** The neutral keeps its density through any pack by COL-04, so a burn does too. */

@@ -58,7 +58,7 @@ public interface Medium {
      * (FLM-06, FLM-08).
      *
      * @param frame the scan of the frame alone; {@code other} of the other one
-     * @param proof the whole scan: the film's edge in it is the paper's black
+     * @param proof the whole scan: in monochrome the film's edge in it is the paper's black
      * @param light the proof's
      */
     Optional<FrameNeed> needByScan(Look frame, Look other, Look proof, Light light);

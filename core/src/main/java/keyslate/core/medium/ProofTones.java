@@ -3,17 +3,14 @@ package keyslate.core.medium;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
-import java.util.stream.DoubleStream;
 import keyslate.core.colour.ColourPaper;
 import keyslate.core.colour.DyeImage;
 import keyslate.core.colour.Layers;
 import keyslate.core.colour.ViewingLight;
 import keyslate.core.darkroom.Look;
-import keyslate.core.darkroom.ToneEncoding;
 import keyslate.core.quantity.QuantityException;
 
-/** The tones of a frame in the scan of its proof; the one reference in it is the black of the film's edge (REA-05). */
+/** The tones of a frame in the scan of its proof. */
 final class ProofTones {
     static final double LEAST_NET = 0.001;
 
@@ -22,18 +19,14 @@ final class ProofTones {
     /** Parts along the longer side of a colour frame: dyes are found part by part, which also takes the scanner's noise away. */
     private static final int PARTS = 24;
 
-    private static final double LEAST_CODE = 0.5 / 255;
-    private static final double[] COLOUR_BLACK = colourBlack();
+    private static final double MIDDLE_LIGHTNESS = 50;
+    private static final DyeImage BARE = alike(ColourPaper.LEAST);
+    private static final DyeImage BLACK = alike(ColourPaper.LEAST + ColourPaper.RANGE);
 
     private ProofTones() {}
 
-    /** Density of the three planes of a scan where colour paper is as black as it can be. */
-    private static double[] colourBlack() {
-        double most = ColourPaper.LEAST + ColourPaper.RANGE;
-        DyeImage.Screen black = new DyeImage(Layers.of(most, most, most)).onScreen(ViewingLight.USUAL);
-        return DoubleStream.of(black.red(), black.green(), black.blue())
-                .map(code -> -Math.log10(ToneEncoding.decode(Math.max(LEAST_CODE, code))))
-                .toArray();
+    private static DyeImage alike(double amount) {
+        return new DyeImage(Layers.of(amount, amount, amount));
     }
 
     /** Density of the film edge in one plane of the scan: where the proof is darkest. */
@@ -52,18 +45,17 @@ final class ProofTones {
         return net;
     }
 
-    /** Dye over bare paper in each layer, of every part of a frame that these dyes can make. */
-    static double[][] dyes(Look frame, Look proof) {
-        double[] gain = new double[3];
-        for (int l = 0; l < gain.length; l++) {
-            gain[l] = COLOUR_BLACK[l] - black(proof, l);
-        }
+    /**
+     * Dye over bare paper in each layer, of every part of a frame. The scan is taken at its word: the film's edge on a colour proof is black only where all
+     * three layers got enough, and no other reference is in it; what a scanner errs by is in both frames alike.
+     */
+    static double[][] dyes(Look frame) {
         double[][] planes = {frame.densities(0), frame.densities(1), frame.densities(2)};
         int side = Math.max(1, Math.max(frame.width(), frame.height()) / PARTS);
         List<DyeImage> found = new ArrayList<>();
         for (int top = 0; top + side <= frame.height(); top += side) {
             for (int left = 0; left + side <= frame.width(); left += side) {
-                dye(planes, gain, frame.width(), left, top, side).ifPresent(found::add);
+                found.add(dye(planes, frame.width(), left, top, side));
             }
         }
         double[][] dyes = new double[3][found.size()];
@@ -75,7 +67,7 @@ final class ProofTones {
         return dyes;
     }
 
-    private static Optional<DyeImage> dye(double[][] planes, double[] gain, int width, int left, int top, int side) {
+    private static DyeImage dye(double[][] planes, int width, int left, int top, int side) {
         double[] linear = new double[3];
         for (int l = 0; l < linear.length; l++) {
             double sum = 0;
@@ -84,14 +76,15 @@ final class ProofTones {
                     sum += planes[l][y * width + x];
                 }
             }
-            linear[l] = Math.pow(10, -(sum / (side * side) + gain[l]));
+            linear[l] = Math.pow(10, -sum / (side * side));
         }
         DyeImage.Appearance seen = DyeImage.ofScreen(linear[0], linear[1], linear[2], ViewingLight.USUAL);
         try {
-            return Optional.of(DyeImage.looking(seen.lightness(), seen.a(), seen.b(), ViewingLight.USUAL));
+            return DyeImage.looking(seen.lightness(), seen.a(), seen.b(), ViewingLight.USUAL);
         } catch (QuantityException e) {
-            // A speck outside of what these dyes make, or noise in the deepest black: it tells nothing.
-            return Optional.empty();
+            // Lighter than paper, or noise in the deepest black: it is the one or the other, and counts among the
+            // tones.
+            return seen.lightness() > MIDDLE_LIGHTNESS ? BARE : BLACK;
         }
     }
 }

@@ -43,15 +43,6 @@ final class FilmExamples {
                 e -> new FrameNeed(Stops.of(e.at("more")), Stops.ZERO, 1)
                         .firstTime(e.time("time"))
                         .inSeconds());
-        formulas.put(
-                "FLM-08",
-                e -> FrameNeed.ofLayers(layer(e.at("red")), layer(e.at("green")), layer(0))
-                        .cast()
-                        .inMagenta());
         return formulas;
-    }
-
-    private static FrameNeed layer(double stops) {
-        return new FrameNeed(Stops.of(stops), Stops.ZERO, 1);
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.function.DoubleUnaryOperator;
@@ -84,7 +85,9 @@ class FrameNeedTest {
 
     @Test
     void whatTheLayersNeedIsLightAsTheEyeWeighsItAndFilters() {
-        FrameNeed need = FrameNeed.ofLayers(layer(1), layer(0.5), layer(-0.5));
+        double half = Stops.of(0.5).toLogExposure();
+        FrameNeed need =
+                FrameNeed.ofLayers(List.of(layer(1), layer(0.5), layer(-0.5)), new double[] {2 * half, half, -half});
         assertThat(need.more().inStops()).isCloseTo(0.3 + 0.3 - 0.05, within(1e-9));
         assertThat(need.cast().inMagenta()).isCloseTo(15.05, within(0.01));
         assertThat(need.cast().inYellow()).isCloseTo(45.15, within(0.01));
@@ -95,6 +98,21 @@ class FrameNeedTest {
         assertThat(common).isCloseTo(Stops.of(1).toLogExposure(), within(1e-3));
         assertThat(common - 0.1505).isCloseTo(Stops.of(0.5).toLogExposure(), within(1e-3));
         assertThat(common - 0.4515).isCloseTo(Stops.of(-0.5).toLogExposure(), within(1e-3));
+    }
+
+    @Test
+    void aBrighterSubjectLeavesThePackAsItIs() {
+        double[] dark = frame(-0.45, 0.9);
+        double[] light = frame(-0.7, 0.7);
+        FrameNeed need = FrameNeed.byColourScan(
+                        new double[][] {light, light, light}, new double[][] {dark, dark, dark}, TO_LIGHT)
+                .orElseThrow();
+        assertThat(need.cast().inMagenta()).isCloseTo(0, within(1e-9));
+        assertThat(need.more().inStops()).isPositive();
+        double[] bare = frame(-2, 0.2);
+        assertThat(FrameNeed.byColourScan(
+                        new double[][] {light, light, bare}, new double[][] {dark, dark, dark}, TO_LIGHT))
+                .isEmpty();
     }
 
     private static FrameNeed layer(double stops) {

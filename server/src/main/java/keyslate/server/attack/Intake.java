@@ -28,6 +28,7 @@ final class Intake implements Part {
     private static final int TOO_LARGE = 413;
     private static final int TAKEN_IN = 201;
     private static final List<Double> CUT = List.of(0.1, 0.1, 0.9, 0.2, 0.8, 0.9, 0.2, 0.8);
+    private static final int MOST_IN_A_ROLL = 90;
     private static final long MOST_OF_A_PICTURE = 200L << 20;
     private static final long MOST_OF_A_SLATE = 1L << 30;
 
@@ -69,7 +70,8 @@ final class Intake implements Part {
         private final Figures figures;
         private final Bad bad;
         private final String slate;
-        private final String roll;
+        private String roll;
+        private int inRoll;
         private int number;
 
         Handing(Calls calls, Path data, Random random, Figures figures) throws IOException {
@@ -78,10 +80,22 @@ final class Intake implements Part {
             this.figures = figures;
             this.bad = new Bad(random);
             this.slate = Kills.someSlate(calls);
-            this.roll = calls.post("/api/rolls", Map.of("title", "Files", "film", "", "longMm", 36, "shortMm", 24))
+            this.roll = freshRoll();
+        }
+
+        private String freshRoll() throws IOException {
+            return calls.post("/api/rolls", Map.of("title", "Files", "film", "", "longMm", 36, "shortMm", 24))
                     .json()
                     .get("id")
                     .asString();
+        }
+
+        /** A roll holds a hundred frames; one that is full would refuse good pictures. */
+        private void makeRoom() throws IOException {
+            if (inRoll++ == MOST_IN_A_ROLL) {
+                roll = freshRoll();
+                inRoll = 1;
+            }
         }
 
         private Map<String, Long> rows() {
@@ -89,6 +103,7 @@ final class Intake implements Part {
         }
 
         void picture() throws IOException {
+            makeRoom();
             Map<String, Long> before = rows();
             byte[] file = bad.picture();
             Answer answer = calls.upload(
@@ -198,6 +213,7 @@ final class Intake implements Part {
             if (!rows().equals(before)) {
                 figures.fault("halfTaken", "something of a file that is too large stays");
             }
+            roll = freshRoll();
             Answer largest = calls.upload(
                     "/api/rolls/" + roll + "/frames",
                     Bad.png(10_000, 10_000, 0, 10_000 * 10_001),

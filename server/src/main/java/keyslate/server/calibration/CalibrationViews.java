@@ -23,7 +23,12 @@ public final class CalibrationViews {
             List<PlaceView> places,
             @Nullable String keptId) {}
 
-    /** What was found at one place: stops more (+) or less light, and the 95 % limit. */
+    /**
+     * What was found at one place.
+     *
+     * @param at the mark, or the corner
+     * @param stops more (+) or less light than engraved, or than in the centre
+     */
     public record PlaceView(String at, double stops, double limitStops) {}
 
     /**
@@ -35,7 +40,11 @@ public final class CalibrationViews {
     public record LagAsked(
             @Nullable List<BurstAsked> bursts, @Nullable Boolean keep) {}
 
-    /** One burst: set seconds, and what a meter that adds up shows, in any unit. */
+    /**
+     * One burst.
+     *
+     * @param dose what a meter that adds up shows, in any unit
+     */
     public record BurstAsked(
             @Nullable Double setSeconds, @Nullable Double dose) {}
 
@@ -43,10 +52,23 @@ public final class CalibrationViews {
     public record OpeningsAsked(
             @Nullable List<MarkAsked> marks, @Nullable Boolean keep) {}
 
-    /** Readings at one mark, lx or any unit. */
+    /**
+     * Readings at one mark.
+     *
+     * @param mark as engraved
+     * @param lux two readings at least, lx or any unit
+     */
     public record MarkAsked(@Nullable Double mark, @Nullable List<Double> lux) {}
 
-    /** Evenness of an enlarger's light: each place read twice, carrier empty, lx or any unit. */
+    /**
+     * Evenness of an enlarger's light, carrier empty; each place read twice, lx or any unit.
+     *
+     * @param centre of the board
+     * @param topLeft near that corner of the projected field
+     * @param topRight near that corner
+     * @param bottomRight near that corner
+     * @param bottomLeft near that corner
+     */
     public record EvennessAsked(
             @Nullable List<Double> centre,
             @Nullable List<Double> topLeft,
@@ -55,11 +77,19 @@ public final class CalibrationViews {
             @Nullable List<Double> bottomLeft,
             @Nullable Boolean keep) {}
 
-    /** Light of a lens against size: five heights at least, one opening. */
+    /**
+     * Light of a lens against size, one opening.
+     *
+     * @param heights five at least
+     */
     public record PupilAsked(
             @Nullable List<HeightAsked> heights, @Nullable Boolean keep) {}
 
-    /** One height: the size there, times, and the meter's reading. */
+    /**
+     * One height.
+     *
+     * @param lux the meter's reading, lx or any unit
+     */
     public record HeightAsked(
             @Nullable Double magnification, @Nullable Double lux) {}
 
@@ -75,13 +105,19 @@ public final class CalibrationViews {
             @Nullable List<PlaceAsked> places,
             @Nullable Boolean keep) {}
 
-    /** One height: what the scale shows, and how long the mark is on the board, sharp, mm. */
+    /**
+     * One height.
+     *
+     * @param reading of the column's scale, mm
+     * @param projectedMm how long the mark is on the board, sharp
+     */
     public record PlaceAsked(
             @Nullable Double reading, @Nullable Double projectedMm) {}
 
     /**
      * How a paper dries down.
      *
+     * @param pairs one at least
      * @param uncertaintyStops of telling a patch, 1/24 when left out
      */
     public record DryDownAsked(
@@ -89,7 +125,12 @@ public final class CalibrationViews {
             @Nullable Double uncertaintyStops,
             @Nullable Boolean keep) {}
 
-    /** One pair: the time that looks right wet, and the shorter one that looks the same dry. */
+    /**
+     * One pair of patches.
+     *
+     * @param wetSeconds the time that looks right wet
+     * @param drySeconds the shorter one that looks the same dry
+     */
     public record PairAsked(
             @Nullable Double wetSeconds, @Nullable Double drySeconds) {}
 
@@ -113,6 +154,11 @@ public final class CalibrationViews {
             @Nullable Double markMm,
             @Nullable Double columnReading) {}
 
-    /** What it shows, lx, lx·s or mm. */
+    /**
+     * What it shows.
+     *
+     * @param reading in the unit
+     * @param unit lx, lx s or mm
+     */
     public record MeterView(double reading, String unit) {}
 }

@@ -52,18 +52,26 @@ public final class CuttingViews {
     /**
      * One setting of the fence.
      *
-     * @param fenceMm distance; {@code again} whether it stands there already
+     * @param fenceMm distance
+     * @param again whether it stands there already
      * @param words what is cut
      * @param cuts with all sheets
      */
     public record CutStep(double fenceMm, boolean again, String words, int cuts) {}
 
-    /** A piece on the sheet; {@code name} empty for an offcut. */
+    /**
+     * A piece on the sheet.
+     *
+     * @param name empty for an offcut
+     * @param leftMm from the sheet's left
+     * @param topMm from its top
+     */
     public record CutPlace(String name, double leftMm, double topMm, double widthMm, double heightMm) {}
 
     /**
      * What was cut, into the box.
      *
+     * @param wanted what was cut from each sheet
      * @param sheets that are gone from it
      */
     public record CutDone(

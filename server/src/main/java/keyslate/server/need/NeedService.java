@@ -61,7 +61,7 @@ class NeedService {
                 inColour ? more + " " + pack(found.cast()) : more + " " + contrast,
                 "From the proof's scan, by the tones between net 0.04 and 1.40 (" + (inColour ? "FLM-08" : "FLM-06")
                         + "); ± " + Show.stopsApart(found.limit()) + "."
-                        + (inColour ? " The lightest tones of both are taken for one neutral." : ""));
+                        + (inColour ? " The colours of the two subjects are taken to be alike on the whole." : ""));
     }
 
     private static String pack(FilterShift cast) {

@@ -10,6 +10,8 @@ public final class StoresViews {
     /**
      * The shelves.
      *
+     * @param things easels, carriers, filters, drums, machines and lights
+     * @param units in which lengths and temperatures are shown
      * @param retired the last one first
      * @param constants of all things in use; {@code found} those of them that are no default
      * @param suggested the test that is worth making next; none when one was made in the last half day
@@ -46,7 +48,11 @@ public final class StoresViews {
             String columnSource,
             List<ConstantView> constants) {}
 
-    /** A lens with the marks on its ring. */
+    /**
+     * A lens with the marks on its ring.
+     *
+     * @param constants what is known of it
+     */
     public record LensView(
             String id,
             String name,
@@ -61,7 +67,9 @@ public final class StoresViews {
      *
      * @param counted whether its owner counted the sheets; else the numbers mean nothing
      * @param surface in words, empty where nobody said
+     * @param startLight what its owner begins with; left out where a plain default does
      * @param pieces that were cut and lie in the box
+     * @param constants what is known of it
      */
     public record PaperView(
             String id,
@@ -87,7 +95,9 @@ public final class StoresViews {
      * Another thing.
      *
      * @param kind EASEL, CARRIER, FILTER_SET, VIEWING_KIT, DRUM, MACHINE, VIEWING_LIGHT or SAFELIGHT
+     * @param facts what a computation uses of it
      * @param says its facts in words
+     * @param constants what is known of it
      */
     public record ThingView(
             String id, String kind, String name, Facts facts, List<String> says, List<ConstantView> constants) {}
@@ -115,10 +125,20 @@ public final class StoresViews {
             @Nullable String darkUntil,
             @Nullable Double kelvin) {}
 
-    /** A thing that is retired; {@code shelf} enlarger, lens, paper or thing. */
+    /**
+     * A thing that is retired.
+     *
+     * @param shelf enlarger, lens, paper or thing
+     * @param retiredAt when, ISO 8601 in UTC
+     */
     public record RetiredView(String id, String name, String shelf, String retiredAt) {}
 
-    /** How lengths and temperatures are shown: mm, cm or in; C or F. */
+    /**
+     * How numbers are shown.
+     *
+     * @param length mm, cm or in
+     * @param temperature C or F
+     */
     public record Units(@Nullable String length, @Nullable String temperature) {}
 
     /**
@@ -142,7 +162,13 @@ public final class StoresViews {
             @Nullable String id,
             @Nullable String lensId) {}
 
-    /** A test worth making. */
+    /**
+     * A test worth making.
+     *
+     * @param thingId of what
+     * @param name of the constant
+     * @param lensId the lens it would hold for
+     */
     public record Suggestion(
             String thingId, String name, @Nullable String lensId, String headline, String why) {}
 
@@ -161,6 +187,8 @@ public final class StoresViews {
     /**
      * A lens to be added or changed.
      *
+     * @param openMark widest mark on its ring
+     * @param smallestMark smallest opening on its ring
      * @param coversMm longest diagonal; by the focal length when left out
      */
     public record LensAsked(
@@ -171,7 +199,11 @@ public final class StoresViews {
             @Nullable Integer marksPerStop,
             @Nullable Double coversMm) {}
 
-    /** A box of paper to be added or changed; counted once {@code sheetsLeft} is given. */
+    /**
+     * A box of paper to be added or changed; counted once {@code sheetsLeft} is given.
+     *
+     * @param surface in words
+     */
     public record PaperAsked(
             @Nullable String name,
             @Nullable String kind,
@@ -184,19 +216,28 @@ public final class StoresViews {
             @Nullable Double sheetsLeft,
             @Nullable Integer reserveSheets) {}
 
-    /** Another thing to be added or changed; its kind stays. */
+    /**
+     * Another thing to be added or changed; its kind stays.
+     *
+     * @param facts those of its kind; the others are left aside
+     */
     public record ThingAsked(
             @Nullable String kind,
             @Nullable String name,
             @Nullable Facts facts) {}
 
-    /** Whether a thing is to be retired, or taken into use again. */
+    /**
+     * Whether a thing is to be retired, or taken into use again.
+     *
+     * @param retired true to retire it
+     */
     public record Retire(boolean retired) {}
 
     /**
      * A constant as its owner says it.
      *
      * @param name LAG in seconds, DRY_DOWN in percent, SAFE_MINUTES in minutes
+     * @param value in that unit
      * @param limit 95 %, in the same unit; that of a default when left out
      * @param remark from what
      */

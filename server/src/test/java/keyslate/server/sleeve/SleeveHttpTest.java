@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import javax.imageio.ImageIO;
 import keyslate.server.ApplicationTest;
 import keyslate.server.Http.Answer;
@@ -21,6 +22,9 @@ import tools.jackson.databind.JsonNode;
 
 /** The scan of a whole sheet, cut into the frames of its roll. */
 class SleeveHttpTest extends ApplicationTest {
+    /** The bar is told from the rest by so many codes. */
+    private static final int BAR_CODES = 20;
+
     private String roll;
 
     @BeforeEach
@@ -85,13 +89,16 @@ class SleeveHttpTest extends ApplicationTest {
     private double highest(String frameId) throws IOException {
         BufferedImage image =
                 ImageIO.read(new ByteArrayInputStream(http().bytes("/api/frames/" + frameId + "/positive?side=240")));
-        int at = 0;
-        for (int y = 0; y < image.getHeight(); y++) {
-            if (greyDown(image, y) > greyDown(image, at)) {
-                at = y;
-            }
-        }
-        return (double) at / image.getHeight();
+        double most = IntStream.range(0, image.getHeight())
+                .map(y -> greyDown(image, y))
+                .max()
+                .orElseThrow();
+        // The middle of the bar, whichever way it is turned.
+        return IntStream.range(0, image.getHeight())
+                        .filter(y -> greyDown(image, y) > most - BAR_CODES)
+                        .average()
+                        .orElseThrow()
+                / image.getHeight();
     }
 
     private static int greyDown(BufferedImage image, int y) {
