@@ -3,7 +3,12 @@ import type { Drawing } from "./shelves";
 /** A thing as it stands on the shelf, in lines; how full a box is can be seen. */
 export function ThingDrawing(props: { drawing: Drawing; full?: number | undefined }) {
   return (
-    <svg className="thing-drawing" viewBox="0 0 120 78" aria-hidden="true">
+    <svg
+      className="thing-drawing"
+      viewBox="18 0 104 78"
+      preserveAspectRatio="xMinYMax meet"
+      aria-hidden="true"
+    >
       {DRAWN[props.drawing](props.full)}
     </svg>
   );
@@ -16,12 +21,12 @@ const DRAWN: Record<Drawing, (full?: number) => React.ReactNode> = {
       <path className="dotted" d="M61 60 44 76h44L71 60" />
     </>
   ),
-  lens: () => <path d="M40 16h40v12H40zM44 28h32v30H44zM36 58h48v8H36zM52 34v18M60 34v18M68 34v18" />,
+  lens: () => <path d="M24 26h40v12H24zM28 38h32v30H28zM20 68h48v8H20zM36 44v18M44 44v18M52 44v18" />,
   paper: (full = 1) => (
     <>
-      <path d="M20 20h80v46H20z" />
+      <path d="M20 30h80v46H20z" />
       {Array.from({ length: Math.max(0, Math.round(8 * full)) }, (_, i) => (
-        <path key={i} d={`M28 ${String(60 - 4 * i)}h64`} />
+        <path key={i} d={`M28 ${String(70 - 4 * i)}h64`} />
       ))}
     </>
   ),

@@ -86,7 +86,7 @@ class CalibrationService {
                 new Found(enlargerId, "", Name.LAG, value, asked.bursts()),
                 asked.keep(),
                 String.format(
-                        Locale.ROOT, "The lamp is dead for %.2f s in each burst, ± %.2f s.", lag.figure(), lag.limit()),
+                        Locale.ROOT, "The lamp is dead for %.2f s in each burst, ± %.2f s.", lag.figure(), lag.limit()),
                 List.of(
                         "A line through the doses over the set times (CAL-01); bursts repeat within "
                                 + Show.number(result.repeats()) + " %.",
@@ -176,7 +176,7 @@ class CalibrationService {
                         StoredConstant.number(inverse.figure(), inverse.limit()),
                         asked.heights()),
                 asked.keep(),
-                String.format(Locale.ROOT, "Light follows 1 + %.2f · size, ± %.2f.", inverse.figure(), inverse.limit()),
+                String.format(Locale.ROOT, "Light follows 1 + %.2f · size, ± %.2f.", inverse.figure(), inverse.limit()),
                 List.of("A line through 1/√light over the size (CAL-06); every change of size is reckoned with it."),
                 List.of());
     }
@@ -215,7 +215,7 @@ class CalibrationService {
                 asked.keep(),
                 String.format(
                         Locale.ROOT,
-                        "%s × stands at %.1f mm on the scale, ± %.1f mm.",
+                        "%s × stands at %.1f mm on the scale, ± %.1f mm.",
                         Show.number(SHOWN_SIZE),
                         eight.figure(),
                         eight.limit()),
