@@ -24,6 +24,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import("../features/stores/MeasurePage")).MeasurePage }),
       },
       {
+        path: "/stores/papers/:id/cut",
+        lazy: async () => ({ Component: (await import("../features/stores/CutPage")).CutPage }),
+      },
+      {
         path: "/runs/:sheetId",
         lazy: async () => ({ Component: (await import("../features/run/RunPage")).RunPage }),
       },

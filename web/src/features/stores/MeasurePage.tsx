@@ -36,17 +36,12 @@ export function MeasurePage() {
     "?": () => setKeysOpen(true),
   });
   if (stores.error) throw stores.error;
-  const test = stores.data && testOf(name, id, stores.data);
+  const lens = search.get("lens") ?? undefined;
+  const test = stores.data && testOf(name, id, stores.data, lens);
   return (
     <div className="frame rolls stores">
       {stores.data && test ? (
-        <Measuring
-          key={id + name}
-          id={id}
-          test={test}
-          stores={stores.data}
-          lens={search.get("lens") ?? undefined}
-        />
+        <Measuring key={id + name + (lens ?? "")} id={id} test={test} stores={stores.data} lens={lens} />
       ) : (
         <main className="frame-main rolls-main">{stores.data && <p>There is no such test.</p>}</main>
       )}
@@ -135,7 +130,12 @@ function Measuring(props: { id: string; test: Test; stores: Stores; lens: string
               label="The lens that is on"
               value={standing.lensId}
               options={stores.lenses.map((l) => ({ value: l.id, label: l.name }))}
-              onChange={(lensId) => setStanding({ ...standing, lensId })}
+              onChange={(lensId) =>
+                props.lens === undefined
+                  ? setStanding({ ...standing, lensId })
+                  : // What was read holds for the lens it was read with: another one begins anew.
+                    void navigate(`?lens=${lensId}`, { replace: true })
+              }
             />
           )}
           {test.picks === "enlarger" && (
@@ -172,7 +172,7 @@ function Measuring(props: { id: string; test: Test; stores: Stores; lens: string
         )}
         {meter.error && (
           <p className="field-message" role="alert">
-            {meter.error.message}
+            {meter.error.at("") ?? meter.error.message}
           </p>
         )}
       </main>

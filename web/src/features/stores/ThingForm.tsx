@@ -23,7 +23,7 @@ export function ThingForm(props: {
   const [texts, setTexts] = useState<Texts>(() => written(facts, props.values, unit));
   const [unread, setUnread] = useState<Record<string, string>>({});
   const save = () => {
-    const { body, problems } = read(facts, texts, unit);
+    const { body, problems } = read(facts, texts, unit, props.values === undefined);
     setUnread(problems);
     if (Object.keys(problems).length === 0) props.onSave(body);
   };

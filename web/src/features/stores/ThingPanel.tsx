@@ -17,6 +17,7 @@ export function ThingPanel(props: { stores: Stores; shelf: ShelfOf; thing: Thing
   const { stores, shelf, thing } = props;
   const change = useStoresChange((body: Record<string, unknown>) => save(shelf, thing.id, body));
   const away = useStoresChange(retire);
+  const navigate = useNavigate();
   const [sure, setSure] = useState(false);
   return (
     <section>
@@ -31,6 +32,11 @@ export function ThingPanel(props: { stores: Stores; shelf: ShelfOf; thing: Thing
           constant={constant}
         />
       ))}
+      {shelf.path === "papers" && (
+        <p>
+          <Button onClick={() => void navigate(`/stores/papers/${thing.id}/cut`)}>Cut its sheets</Button>
+        </p>
+      )}
       <details className="thing-change">
         <summary>Change what is said of it</summary>
         <ThingForm
@@ -117,7 +123,7 @@ function ConstantLine(props: { stores: Stores; shelf: ShelfOf; thing: Thing; con
   const back = useStoresChange(takeBack);
   const enter = useStoresChange(enterConstant);
   const [typing, setTyping] = useState(false);
-  const measurable = testOf(constant.name, thing.id, stores) !== undefined;
+  const measurable = testOf(constant.name, thing.id, stores, constant.lensId) !== undefined;
   const lens = constant.lensId === undefined ? "" : `?lens=${constant.lensId}`;
   const unit = ENTERED[constant.name];
   return (

@@ -33,6 +33,8 @@ describe("the form of a thing", () => {
     const { body, problems } = read(FACTS, { name: "", pieces: "some" }, "cm");
     expect(problems).toEqual({ pieces: "“some” is not a number." });
     expect(body).not.toHaveProperty("pieces");
+    expect(body["name"]).toBe("");
+    expect(read(FACTS, { name: "" }, "cm", true).body).not.toHaveProperty("name");
     expect(length(203.2, "in")).toBe("8");
   });
 });

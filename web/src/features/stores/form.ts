@@ -33,7 +33,7 @@ export interface Read {
 }
 
 /** The fields as they are sent: what was left empty is not; what cannot be read is said at its field. */
-export function read(facts: readonly Fact[], texts: Texts, unit: string): Read {
+export function read(facts: readonly Fact[], texts: Texts, unit: string, isNew = false): Read {
   const body: Record<string, unknown> = {};
   const problems: Record<string, string> = {};
   for (const fact of facts) {
@@ -41,7 +41,8 @@ export function read(facts: readonly Fact[], texts: Texts, unit: string): Read {
     if (fact.as === "yes") {
       body[fact.name] = text === "true";
     } else if (fact.as === "choice" || fact.as === "text") {
-      if (text !== "" || fact.as === "text") body[fact.name] = number(fact, text);
+      // A new thing's empty text is left to the default; one that stood is emptied.
+      if (text !== "" || (fact.as === "text" && !isNew)) body[fact.name] = number(fact, text);
     } else if (text.trim() !== "") {
       const parsed = parseQuantity(text);
       if (parsed.kind === "error") problems[fact.name] = parsed.message;

@@ -139,29 +139,41 @@ const PUPIL: Test = {
   meter: (row, standing) => ({ shows: "LUX", ...standing, mark: 8, magnification: row.given }),
 };
 
-const COLUMN: Test = {
-  title: "The column's scale",
-  why: "Which size a reading of the column is, with this lens. After it a size can be set by the scale alone.",
-  steps: [
-    "A mark of known length in the carrier: two scratches on a leader, or a steel rule.",
-    "At each height focus, read the scale in mm, and measure the mark on the board.",
-  ],
-  given: "Scale, mm",
-  reading: "Mark on board, mm",
-  list: "/places",
-  rows: [400, 520, 680, 880].map((given, i) => ({ label: `Height ${String(i + 1)}`, given })),
-  picks: "lens",
-  once: { label: "Mark in the carrier, mm", first: 20 },
-  asked: (id, standing, taken, once) => ({
-    path: `/api/stores/enlargers/${id}/column`,
-    body: {
-      lensId: standing.lensId,
+/** Heights that are within a column with a lens of that focal length. */
+function column(focalMm: number): Test {
+  return {
+    title: "The column's scale",
+    why: "Which size a reading of the column is, with this lens. After it a size can be set by the scale alone.",
+    steps: [
+      "A mark of known length in the carrier: two scratches on a leader, or a steel rule.",
+      "At each height focus, read the scale in mm, and measure the mark on the board.",
+    ],
+    given: "Scale, mm",
+    reading: "Mark on board, mm",
+    list: "/places",
+    rows: [2.5, 4, 6, 9].map((m, i) => ({
+      label: `Height ${String(i + 1)}`,
+      // Film to paper at that size.
+      given: Math.round(focalMm * (2 + m + 1 / m)),
+    })),
+    picks: "lens",
+    once: { label: "Mark in the carrier, mm", first: 20 },
+    asked: (id, standing, taken, once) => ({
+      path: `/api/stores/enlargers/${id}/column`,
+      body: {
+        lensId: standing.lensId,
+        markMm: once,
+        places: taken.map((t) => ({ reading: t.given, projectedMm: t.reading })),
+      },
+    }),
+    meter: (row, standing, once) => ({
+      shows: "LENGTH",
+      ...standing,
       markMm: once,
-      places: taken.map((t) => ({ reading: t.given, projectedMm: t.reading })),
-    },
-  }),
-  meter: (row, standing, once) => ({ shows: "LENGTH", ...standing, markMm: once, columnReading: row.given }),
-};
+      columnReading: row.given,
+    }),
+  };
+}
 
 const DRY_DOWN: Test = {
   title: "Wet to dry",
@@ -203,7 +215,13 @@ function openings(marks: readonly number[]): Test {
 }
 
 /** The test of a constant; none for one that is not measured with meter and clock. */
-export function testOf(name: string, id: string, stores: Stores): Test | undefined {
+export function testOf(
+  name: string,
+  id: string,
+  stores: Stores,
+  lensId: string | undefined,
+): Test | undefined {
+  if (name === "COLUMN") return column(stores.lenses.find((l) => l.id === lensId)?.focalMm ?? 80);
   if (name === "OPENINGS") return openings(stores.lenses.find((l) => l.id === id)?.marks ?? []);
-  return { LAG, EVENNESS, PUPIL, COLUMN, DRY_DOWN }[name];
+  return { LAG, EVENNESS, PUPIL, DRY_DOWN }[name];
 }

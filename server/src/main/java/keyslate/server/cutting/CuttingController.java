@@ -1,8 +1,8 @@
 package keyslate.server.cutting;
 
-import keyslate.server.cutting.CuttingViews.CutAsked;
 import keyslate.server.cutting.CuttingViews.CutDone;
 import keyslate.server.cutting.CuttingViews.CutView;
+import keyslate.server.cutting.CuttingViews.CuttingAsked;
 import keyslate.server.stores.StoresViews.StoresView;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -21,7 +21,7 @@ class CuttingController {
 
     /** The order of cuts for pieces from a box's sheets; stores nothing. */
     @PostMapping
-    CutView plan(@RequestBody CutAsked asked) {
+    CutView order(@RequestBody CuttingAsked asked) {
         return cutting.view(asked);
     }
 

@@ -13,11 +13,11 @@ import keyslate.core.size.PaperCutting.Place;
 import keyslate.core.size.PaperCutting.Ribbon;
 import keyslate.core.size.PaperCutting.Wanted;
 import keyslate.server.Show;
-import keyslate.server.cutting.CuttingViews.CutAsked;
 import keyslate.server.cutting.CuttingViews.CutDone;
 import keyslate.server.cutting.CuttingViews.CutPlace;
-import keyslate.server.cutting.CuttingViews.CutStep;
 import keyslate.server.cutting.CuttingViews.CutView;
+import keyslate.server.cutting.CuttingViews.CuttingAsked;
+import keyslate.server.cutting.CuttingViews.FenceStep;
 import keyslate.server.cutting.CuttingViews.WantedAsked;
 import keyslate.server.stores.StoresService;
 import keyslate.server.stores.StoresViews.StoresView;
@@ -58,7 +58,7 @@ class CuttingService {
         }
     }
 
-    CutView view(CutAsked asked) {
+    CutView view(CuttingAsked asked) {
         Asked job = checked(asked.paperId(), asked.wanted(), asked.sheets());
         return view(job, planned(job));
     }
@@ -146,7 +146,7 @@ class CuttingService {
     }
 
     private static CutView view(Asked job, PaperCutting plan) {
-        List<CutStep> steps = steps(job, plan);
+        List<FenceStep> steps = steps(job, plan);
         List<Place> places = plan.layout(job.width(), job.height());
         double used = job.wanted().stream()
                 .mapToDouble(w -> w.width().inMm() * w.height().inMm() * w.count())
@@ -181,16 +181,16 @@ class CuttingService {
                 steps.stream().map(s -> spoken(s)).toList());
     }
 
-    private static String spoken(CutStep step) {
+    private static String spoken(FenceStep step) {
         return (step.again() ? "Fence stays. " : "Fence " + Show.number(step.fenceMm()) + ". ") + step.words() + ".";
     }
 
-    private static List<CutStep> steps(Asked job, PaperCutting plan) {
-        List<CutStep> steps = new ArrayList<>();
+    private static List<FenceStep> steps(Asked job, PaperCutting plan) {
+        List<FenceStep> steps = new ArrayList<>();
         double stands = 0;
         for (CutPlan.Run run : plan.plan().runs()) {
             double fence = run.fence().inMm();
-            steps.add(new CutStep(
+            steps.add(new FenceStep(
                     fence,
                     Math.abs(stands - fence) < SAME_MM,
                     words(job, run),
@@ -203,7 +203,7 @@ class CuttingService {
             Ribbon ribbon = same.getValue().get(0);
             double fence = ribbon.fence().inMm();
             int cuts = same.getValue().stream().mapToInt(Ribbon::cuts).sum();
-            steps.add(new CutStep(
+            steps.add(new FenceStep(
                     fence,
                     Math.abs(stands - fence) < SAME_MM,
                     ribbon.name() + ": off with each " + ribbon.of(),
@@ -217,12 +217,11 @@ class CuttingService {
         CutPlan.Cut first = run.cuts().get(0);
         double along =
                 first.acrossWidth() ? first.width().inMm() : first.height().inMm();
-        double across =
+        double edge =
                 first.acrossWidth() ? first.height().inMm() : first.width().inMm();
-        String what = (job.sheets() > 1 ? job.sheets() + " × " : "")
-                + Show.number(first.width().inMm()) + " × "
-                + Show.number(first.height().inMm()) + ", " + (along >= across ? "long" : "short")
-                + " side to the fence";
+        String what = (job.sheets() > 1 ? job.sheets() + " × " : "") + Show.number(Math.max(along, edge)) + " × "
+                + Show.number(Math.min(along, edge)) + ", " + (edge >= along ? "long" : "short")
+                + " side against the fence";
         return run.cuts().size() == 1 ? what : what + ", and " + (run.cuts().size() - 1) + " more at the same distance";
     }
 }

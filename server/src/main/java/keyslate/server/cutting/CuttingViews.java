@@ -11,9 +11,10 @@ public final class CuttingViews {
      * Pieces that are wanted of each sheet.
      *
      * @param paperId of the box, whose sheet it is
+     * @param wanted one to four sizes
      * @param sheets that are cut alike, 1 to 100; one when left out
      */
-    public record CutAsked(
+    public record CuttingAsked(
             @Nullable String paperId,
             @Nullable List<WantedAsked> wanted,
             @Nullable Integer sheets) {}
@@ -43,7 +44,7 @@ public final class CuttingViews {
             String line,
             String headline,
             boolean proven,
-            List<CutStep> steps,
+            List<FenceStep> steps,
             List<CutPlace> places,
             double usedShare,
             List<String> spoils,
@@ -57,7 +58,7 @@ public final class CuttingViews {
      * @param words what is cut
      * @param cuts with all sheets
      */
-    public record CutStep(double fenceMm, boolean again, String words, int cuts) {}
+    public record FenceStep(double fenceMm, boolean again, String words, int cuts) {}
 
     /**
      * A piece on the sheet.

@@ -16,7 +16,8 @@ class PageController {
         "/{first:(?!api$)[^.]*}",
         "/{first:(?!api$)[^.]*}/{second:[^.]*}",
         "/{first:(?!api$)[^.]*}/{second:[^.]*}/{third:[^.]*}",
-        "/{first:(?!api$)[^.]*}/{second:[^.]*}/{third:[^.]*}/{fourth:[^.]*}"
+        "/{first:(?!api$)[^.]*}/{second:[^.]*}/{third:[^.]*}/{fourth:[^.]*}",
+        "/{first:(?!api$)[^.]*}/{second:[^.]*}/{third:[^.]*}/{fourth:[^.]*}/{fifth:[^.]*}"
     })
     ResponseEntity<Resource> page() {
         return ResponseEntity.ok()

@@ -119,7 +119,8 @@ class ColourIT extends JourneyTest {
             page.waitForURL("**/setup");
             printer().goesTo("Print");
             printer().presses("Before the dark");
-            assertThat(page.getByText("emulsion up").first()).isVisible();
+            assertThat(page.getByText("Film emulsion down on the paper, glass on top: all by touch"))
+                    .isVisible();
             printer().presses("Go dark");
             exposesInTheDark();
             page.waitForURL("**/judge?**");

@@ -138,6 +138,25 @@ class StoresIT extends JourneyTest {
     }
 
     @Test
+    void paperIsCutAndItsPiecesLieInTheBox() {
+        printer().opens("/stores");
+        thing("Paper", "Satin RC 24 × 30").click();
+        printer().presses("Cut its sheets");
+        page().waitForURL("**/cut");
+        printer().field("Long").fill("30 cm");
+        printer().field("Short").fill("6");
+        printer().field("Of each sheet").fill("6");
+        assertThat(printer().verdict()).containsText("These do not come out");
+        printer().field("Of each sheet").fill("4");
+        assertThat(printer().verdict()).containsText("60");
+        assertThat(page().getByRole(AriaRole.IMG)).containsText("strip");
+        printer().presses("It is cut");
+        page().waitForURL("**/stores?thing=**");
+        assertThat(thing("Paper", "Satin RC 24 × 30")).containsText("4 pieces 300 × 60");
+        assertThat(thing("Paper", "Satin RC 24 × 30")).containsText("26 of 50");
+    }
+
+    @Test
     void shelvesByKeysAlone() {
         printer().opens("/stores");
         assertThat(thing("Easels", "Add an easel")).isVisible();
@@ -152,9 +171,11 @@ class StoresIT extends JourneyTest {
         page().keyboard().type("24");
         page().keyboard().press("Enter");
         assertThat(thing("Easels", "Test easel")).containsText("304.8 × 240 mm");
+        assertThat(panel().getByRole(AriaRole.HEADING).first()).hasText("Test easel");
         page().keyboard().press("?");
         assertThat(page().getByRole(AriaRole.DIALOG)).isVisible();
         page().keyboard().press("Escape");
+        assertThat(page().getByRole(AriaRole.DIALOG)).isHidden();
         page().keyboard().press("b");
         page().waitForURL(Pattern.compile("/$"));
     }
