@@ -41,22 +41,25 @@ function Fields({ slate, edit }: SlateContext) {
   const stores = useStores().data;
   const { setup } = slate;
   const crops = setup.lostFraction > 0.001;
-  const named = (list: readonly { id: string; name: string }[] | undefined) =>
-    (list ?? []).map((item) => ({ value: item.id, label: item.name }));
+  // What was retired since stands on the slate until something else is chosen.
+  const named = (list: readonly { id: string; name: string }[] | undefined, id: string, name: string) => [
+    ...(list ?? []).map((item) => ({ value: item.id, label: item.name })),
+    ...(list?.some((item) => item.id === id) === false ? [{ value: id, label: `${name}, retired` }] : []),
+  ];
   return (
     <>
       <div className="field-row">
         <Choice
           label="Enlarger"
           value={setup.enlargerId}
-          options={named(stores?.enlargers)}
+          options={named(stores?.enlargers, setup.enlargerId, setup.enlargerName)}
           error={edit.error?.at("/setup/enlargerId")}
           onChange={(enlargerId) => edit.mutate({ setup: { enlargerId } })}
         />
         <Choice
           label="Lens"
           value={setup.lensId}
-          options={named(stores?.lenses)}
+          options={named(stores?.lenses, setup.lensId, setup.lensName)}
           error={edit.error?.at("/setup/lensId")}
           onChange={(lensId) => edit.mutate({ setup: { lensId } })}
         />
@@ -69,10 +72,14 @@ function Fields({ slate, edit }: SlateContext) {
       <Choice
         label="Paper"
         value={setup.paperId}
-        options={(stores?.papers ?? []).map((p) => ({
-          value: p.id,
-          label: `${p.name}, ${p.batch}${p.counted ? `, ${number(Math.floor(p.sheetsLeft))} left` : ""}`,
-        }))}
+        options={named(
+          stores?.papers.map((p) => ({
+            id: p.id,
+            name: `${p.name}, ${p.batch}${p.counted ? `, ${number(Math.floor(p.sheetsLeft))} left` : ""}`,
+          })),
+          setup.paperId,
+          setup.paperName,
+        )}
         error={edit.error?.at("/setup/paperId")}
         onChange={(paperId) => edit.mutate({ setup: { paperId } })}
       />

@@ -4,7 +4,12 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
+import keyslate.store.Database;
+import keyslate.store.bench.Paper;
+import keyslate.store.bench.StoresRepository;
+import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.context.SpringBootTest.WebEnvironment;
@@ -26,6 +31,7 @@ import tools.jackson.databind.JsonNode;
         })
 @Import({ApiDescription.class, HandTimer.class})
 public abstract class ApplicationTest {
+    private static final double FEW_SHEETS = 3;
     private static final Path DATA = temporary();
 
     @LocalServerPort
@@ -33,6 +39,23 @@ public abstract class ApplicationTest {
 
     @Autowired
     private HandTimer timer;
+
+    @Autowired
+    private Database database;
+
+    @Autowired
+    private StoresRepository stores;
+
+    /** All tests of this kind print from the same few boxes. */
+    @BeforeEach
+    void fillsBoxesThatRunOut() {
+        List<Paper> low = stores.papers().stream()
+                .filter(p -> p.sheetsLeft() < FEW_SHEETS)
+                .toList();
+        if (!low.isEmpty()) {
+            database.inTransaction(() -> low.forEach(p -> stores.count(p.id(), p.sheetsInBox(), p.sheetsInBox())));
+        }
+    }
 
     @DynamicPropertySource
     static void data(DynamicPropertyRegistry properties) {
@@ -63,10 +86,12 @@ public abstract class ApplicationTest {
     /** Takes a piece of paper; the id of the sheet. */
     protected String begin(String slateId, String kind) {
         long version = http().version(slateId);
-        return http().post("/api/slates/" + slateId + "/sheets", Map.of("version", version, "kind", kind))
-                .json()
-                .get("sheetId")
-                .asString();
+        Http.Answer answer =
+                http().post("/api/slates/" + slateId + "/sheets", Map.of("version", version, "kind", kind));
+        if (answer.status() != 201) {
+            throw new AssertionError(answer.status() + ": " + answer.text());
+        }
+        return answer.json().get("sheetId").asString();
     }
 
     private static Path temporary() {

@@ -39,13 +39,11 @@ public sealed interface Projection {
     }
 
     /**
-     * Through the negative in the carrier: s = (1 + m·q)·(1 + r)/(1 + r·q), r = {@value #REFERENCE} times, where a lamp's strength is meant (DRK-02).
+     * Through the negative in the carrier: s = 1 + m·q (SIZ-02).
      *
      * @param inversePupil q, entrance over exit pupil of the lens, 0.2 to 5; 1 for a symmetrical one
      */
     record Enlarged(Magnification magnification, double inversePupil) implements Projection {
-        private static final double REFERENCE = 6.4;
-
         public Enlarged {
             Check.within("pupil ratio", inversePupil, 0.2, 5, "");
         }
@@ -57,7 +55,7 @@ public sealed interface Projection {
 
         @Override
         public double spread() {
-            return (1 + magnification.inTimes() * inversePupil) * (1 + REFERENCE) / (1 + REFERENCE * inversePupil);
+            return 1 + magnification.inTimes() * inversePupil;
         }
     }
 

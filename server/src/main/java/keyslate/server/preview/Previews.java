@@ -12,12 +12,14 @@ import keyslate.core.darkroom.PrintModel;
 import keyslate.core.darkroom.Reach;
 import keyslate.core.darkroom.SheetLight;
 import keyslate.core.quantity.QuantityException;
+import keyslate.core.quantity.Stops;
 import keyslate.core.script.ExposureStep;
 import keyslate.core.script.Part;
 import keyslate.core.tone.NamedTone;
 import keyslate.core.tone.ToneInPrint;
 import keyslate.server.local.PrintKind;
 import keyslate.server.rig.Rig;
+import keyslate.server.rig.Rigs;
 import keyslate.server.sheet.SheetAssembler.OnCord;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.Scan;
@@ -27,6 +29,12 @@ import org.springframework.util.DigestUtils;
 /** What the next sheet should look like: computed from the scan, never a measurement, and anchored on one where possible. */
 @Component
 public class Previews {
+    private final Rigs rigs;
+
+    Previews(Rigs rigs) {
+        this.rigs = rigs;
+    }
+
     /**
      * What a preview rests on.
      *
@@ -57,7 +65,21 @@ public class Previews {
                 true,
                 "Computed from the scan, set to the tone of " + Character.toLowerCase(label.charAt(0))
                         + label.substring(1) + ".",
-                scan.offsets());
+                asKnownToday(told.rig(), scan.offsets()));
+    }
+
+    /**
+     * Offsets were learned against the light as it was known then. Where lens or opening were measured since, that light is reckoned otherwise, and the paper is
+     * taken for so much slower or faster.
+     */
+    private List<Double> asKnownToday(Rig stood, List<Double> offsets) {
+        Rig known = rigs.asKnownToday(stood);
+        if (known.constants().equals(stood.constants())) {
+            return offsets;
+        }
+        double stops =
+                Stops.ofLogExposure(stood.logPerSecond() - known.logPerSecond()).inStops();
+        return offsets.stream().map(o -> o + stops).toList();
     }
 
     /** Names what a preview shows: negative, light, times, crop, areas and paper; the same key, the same picture. */

@@ -8,6 +8,9 @@ import keyslate.store.bench.Lens;
 
 /** The stand-ins behind the things of the practice darkroom; a thing that is alike is the same, whatever it is called. */
 public final class SimulatedEquipment {
+    /** A set in which the middle lens is nearly symmetrical and the others are to either side of it. */
+    private static final String LENSES = "lens 1312 ";
+
     private SimulatedEquipment() {}
 
     /** An enlarger with a lens. */
@@ -16,7 +19,7 @@ public final class SimulatedEquipment {
                 seed(enlarger.head() + enlarger.strengthLog10()),
                 enlarger.strengthLog10(),
                 enlarger.lagSeconds(),
-                seed("lens " + lens.focalMm() + " " + lens.openMark()),
+                seed(LENSES + lens.focalMm() + " " + lens.openMark()),
                 lens.focalMm());
     }
 

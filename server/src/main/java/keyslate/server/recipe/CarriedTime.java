@@ -314,7 +314,13 @@ final class CarriedTime {
         if (before.inContact() || now.inContact()) {
             return "×" + shown.substring(2) + " for " + size(now) + " instead of " + size(before);
         }
-        return "× ((1 + " + times(now) + ") ÷ (1 + " + times(before) + "))²" + shown + " for the size";
+        return "× (" + spread(now) + " ÷ " + spread(before) + ")²" + shown + " for the size";
+    }
+
+    /** "(1 + 8.00 ×)", or with what the lens's light makes of the size where that was measured. */
+    private static String spread(Rig rig) {
+        double q = rig.inversePupil().figure();
+        return "(1 + " + (q == 1 ? "" : Show.factor(q) + " · ") + times(rig) + ")";
     }
 
     private static String size(Rig rig) {

@@ -12,6 +12,7 @@ import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FNumber;
 import keyslate.core.quantity.Length;
 import keyslate.core.quantity.Magnification;
+import keyslate.core.quantity.QuantityException;
 import keyslate.core.rescale.Known;
 import keyslate.core.script.Cue;
 import keyslate.core.script.ExposureStep;
@@ -165,7 +166,13 @@ public record Rig(
 
     /** What is engraved, taken at its word. */
     public ApertureMark mark() {
-        return ApertureMark.ofEngraved(recipe.setup().apertureMark(), lens.marksPerStop());
+        double engraved = recipe.setup().apertureMark();
+        try {
+            return ApertureMark.ofEngraved(engraved, lens.marksPerStop());
+        } catch (QuantityException e) {
+            // The ring was said to be another since: the slate stays open, at the mark that is nearest.
+            return ApertureMark.nearest(FNumber.of(engraved), lens.marksPerStop());
+        }
     }
 
     /** Stops more light at the mark that is set than engraved. */

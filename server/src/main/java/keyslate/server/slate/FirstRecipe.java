@@ -1,7 +1,9 @@
 package keyslate.server.slate;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import keyslate.core.exposure.ApertureMark;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Length;
 import keyslate.core.quantity.Stops;
@@ -114,10 +116,11 @@ class FirstRecipe {
 
     private Recipe.Setup usual(Subject subject) {
         Paper paper = paperFor(subject.roll());
+        Lens lens = lensFor(subject.roll());
         return new Recipe.Setup(
                 enlargerFor(paper).id(),
-                lensFor(subject.roll()).id(),
-                USUAL_MARK,
+                lens.id(),
+                usualMark(lens),
                 paper.id(),
                 paper.widthMm(),
                 paper.heightMm(),
@@ -129,13 +132,29 @@ class FirstRecipe {
                         : Optional.empty());
     }
 
+    /** The mark of the ring that is nearest to the usual one. */
+    private static double usualMark(Lens lens) {
+        return ApertureMark.ring(lens.openMark(), lens.smallestMark(), lens.marksPerStop()).stream()
+                .map(ApertureMark::engraved)
+                .min(Comparator.comparingDouble(m -> Math.abs(Math.log(m / USUAL_MARK))))
+                .orElse(USUAL_MARK);
+    }
+
+    /** Whether nothing of it was retired. */
+    private boolean isInUse(Recipe.Setup setup) {
+        return stores.enlargers().stream().anyMatch(e -> e.id().equals(setup.enlargerId()))
+                && stores.lenses().stream().anyMatch(l -> l.id().equals(setup.lensId()))
+                && stores.papers().stream().anyMatch(p -> p.id().equals(setup.paperId()));
+    }
+
     /** The set-up of the standard proof on this kind of film: a fixed one makes the proofs of different rolls comparable. */
     private Optional<Recipe.Setup> standard(Roll roll) {
         return sheets.acceptedProofs(MOST_PROOFS).stream()
                 .map(sheet -> recipes.get(sheet.recipeId()).setup())
                 .filter(setup -> stores.paper(setup.paperId())
-                        .map(p -> p.kind().equals(roll.kind()))
-                        .orElse(false))
+                                .map(p -> p.kind().equals(roll.kind()))
+                                .orElse(false)
+                        && isInUse(setup))
                 .findFirst();
     }
 

@@ -15,7 +15,7 @@ class TrialReportTest {
         assertThat(text).endsWith("\n").containsOnlyOnce("\n");
         JsonNode report = JsonMapper.shared().readTree(text);
         assertThat(report.propertyNames()).containsExactly("methods");
-        assertThat(report.get("methods").size()).isEqualTo(10);
+        assertThat(report.get("methods").size()).isEqualTo(12);
         for (JsonNode method : report.get("methods")) {
             assertThat(method.propertyNames())
                     .containsExactly(
@@ -26,7 +26,8 @@ class TrialReportTest {
                             "withinGoal",
                             "stopsErrorP90",
                             "gradeErrorP90",
-                            "deltaE00P90");
+                            "deltaE00P90",
+                            "limitsHold");
             assertThat(method.get("runs").asInt()).isEqualTo(2);
             boolean colour = method.get("name").asString().startsWith("colour");
             assertThat(method.get("deltaE00P90").isNull()).isNotEqualTo(colour);

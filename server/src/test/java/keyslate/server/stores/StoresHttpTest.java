@@ -78,6 +78,28 @@ class StoresHttpTest extends ApplicationTest {
         retire(lens);
     }
 
+    /** A slate that stands at a half stop of a ring that is said to have full stops later can still be opened. */
+    @Test
+    void aRingThatIsSaidToBeAnotherLeavesItsSlatesOpen() {
+        String lens = shelf(
+                        http().post(
+                                        "/api/stores/lenses",
+                                        Map.of("name", "Loose ring", "focalMm", 80, "openMark", 4, "smallestMark", 22))
+                                .json(),
+                        "lenses",
+                        "Loose ring")
+                .get("id")
+                .asString();
+        String slate = http().newSlate("Window shelf");
+        http().edit(slate, "setup/lensId", lens);
+        http().edit(slate, "setup/apertureMark", 9.5);
+        http().patch("/api/stores/lenses/" + lens, Map.of("marksPerStop", 1, "openMark", 5.6));
+        assertThat(http().get("/api/slates/" + slate).status()).isEqualTo(200);
+        exposeAndHang(begin(slate, "PRINT"));
+        retire(lens);
+        assertThat(http().newSlate("Window shelf")).isNotEmpty();
+    }
+
     @Test
     void aBoxIsCountedAnewAndHoldsPieces() {
         JsonNode stores = http().post(
