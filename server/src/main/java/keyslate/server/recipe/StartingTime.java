@@ -161,7 +161,8 @@ public class StartingTime {
         return Optional.of(new Proposal(
                 LightView.of(rig.light()),
                 seconds,
-                "rescaled",
+                // A likelier guess than the plain one, and a guess still: nothing was measured of this negative.
+                "default",
                 "The usual time of " + film + " on this paper and enlarger.",
                 List.of(
                         prints.size() + " accepted prints of other frames, carried to this size and opening: "
