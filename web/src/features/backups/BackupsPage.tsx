@@ -1,14 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Button } from "antd";
 import { useState } from "react";
-import { useNavigate } from "react-router";
-import { BenchEdge } from "../../app/BenchEdge";
-import { KeyList } from "../../app/KeyList";
+import { PlaceFrame } from "../../app/PlaceFrame";
 import { Wordmark } from "../../app/Wordmark";
 import { type Problem, type Schemas, api, toProblem, unwrap } from "../../shared/api/client";
 import { useBench } from "../../shared/api/slate";
-import { useKeys } from "../../shared/keys/keys";
-import { enterRoom, useRoom } from "../../shared/room/room";
+import { useRoom } from "../../shared/room/room";
 import { Choice, Ways } from "../../shared/ui/Choice";
 import { TextField } from "../../shared/ui/TextField";
 import { Verdict } from "../../shared/ui/Verdict";
@@ -23,17 +20,9 @@ const KEY = ["backups"];
 export function BackupsPage() {
   const backups = useQuery({ queryKey: KEY, queryFn: () => unwrap(api.GET("/api/backups")) });
   const practice = useBench().data?.practice ?? false;
-  const room = useRoom();
-  const navigate = useNavigate();
-  const [keysOpen, setKeysOpen] = useState(false);
-  useKeys({
-    b: () => void navigate("/"),
-    s: () => enterRoom(room === "white" ? "safelight" : "white"),
-    "?": () => setKeysOpen(true),
-  });
   if (backups.error) throw backups.error;
   return (
-    <div className="frame rolls">
+    <PlaceFrame>
       <aside className="column rolls-column" aria-label="About backups">
         <Wordmark />
         <h1>Backups</h1>
@@ -51,9 +40,7 @@ export function BackupsPage() {
         {backups.data && <PlanForm key={backups.data.plannedFolder} backups={backups.data} />}
         <Restoring dataFolder={backups.data?.dataFolder} practice={practice} />
       </aside>
-      <BenchEdge onKeys={() => setKeysOpen(true)} />
-      <KeyList open={keysOpen} onClose={() => setKeysOpen(false)} />
-    </div>
+    </PlaceFrame>
   );
 }
 

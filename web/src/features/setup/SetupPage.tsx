@@ -226,19 +226,23 @@ function ByMeter({ slate, edit }: SlateContext) {
   });
   const start = found.data;
   return (
-    <details className="by-meter">
+    <details
+      className="by-meter"
+      // Its fields would open behind the verdict.
+      onToggle={(event) => event.currentTarget.scrollIntoView({ block: "end" })}
+    >
       <summary>By a meter at the board</summary>
       <div className="field-row">
         <TextField
           label="As it stood for the print"
           value={before}
-          error={found.error?.at("/luxBefore")}
+          error={unread(before) ?? found.error?.at("/luxBefore")}
           onChange={setBefore}
         />
         <TextField
           label="As it stands now"
           value={now}
-          error={found.error?.at("/luxNow")}
+          error={unread(now) ?? found.error?.at("/luxNow")}
           onChange={setNow}
         />
       </div>
@@ -263,6 +267,11 @@ function ByMeter({ slate, edit }: SlateContext) {
       )}
     </details>
   );
+}
+
+function unread(text: string): string | undefined {
+  const parsed = parseQuantity(text);
+  return text.trim() !== "" && parsed.kind === "error" ? parsed.message : undefined;
 }
 
 function reading(text: string): number | undefined {

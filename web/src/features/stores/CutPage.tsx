@@ -2,17 +2,15 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Button } from "antd";
 import { useState } from "react";
 import { useNavigate, useParams } from "react-router";
-import { BenchEdge } from "../../app/BenchEdge";
-import { KeyList } from "../../app/KeyList";
+import { PlaceFrame } from "../../app/PlaceFrame";
 import { Wordmark } from "../../app/Wordmark";
 import { type Problem, type Schemas, api, toProblem, unwrap } from "../../shared/api/client";
 import { useStores } from "../../shared/api/slate";
 import type { Stores } from "../../shared/api/stores";
-import { useKeys } from "../../shared/keys/keys";
-import { enterRoom, useRoom } from "../../shared/room/room";
 import { TextField } from "../../shared/ui/TextField";
 import { Verdict } from "../../shared/ui/Verdict";
 import { number } from "../../shared/units/format";
+import { parseQuantity } from "../../shared/units/parse";
 import { type Texts, read } from "./form";
 import type { Fact } from "./shelves";
 
@@ -31,26 +29,16 @@ const MOST_SIZES = 4;
 export function CutPage() {
   const { id = "" } = useParams();
   const stores = useStores();
-  const room = useRoom();
-  const navigate = useNavigate();
-  const [keysOpen, setKeysOpen] = useState(false);
-  useKeys({
-    b: () => void navigate("/"),
-    s: () => enterRoom(room === "white" ? "safelight" : "white"),
-    "?": () => setKeysOpen(true),
-  });
   if (stores.error) throw stores.error;
   const paper = stores.data?.papers.find((p) => p.id === id);
   return (
-    <div className="frame rolls stores">
+    <PlaceFrame className="stores">
       {stores.data && paper ? (
         <Cutting key={paper.id} paper={paper} unit={stores.data.units.length ?? "cm"} />
       ) : (
         <main className="frame-main rolls-main">{stores.data && <p>This box is on no shelf.</p>}</main>
       )}
-      <BenchEdge onKeys={() => setKeysOpen(true)} />
-      <KeyList open={keysOpen} onClose={() => setKeysOpen(false)} />
-    </div>
+    </PlaceFrame>
   );
 }
 
@@ -60,12 +48,15 @@ function Cutting(props: { paper: Stores["papers"][number]; unit: string }) {
   const client = useQueryClient();
   const [rows, setRows] = useState<Texts[]>([{ name: "strip", longMm: "", shortMm: "", count: "4" }]);
   const [sheets, setSheets] = useState("1");
+  const sheetsRead = parseQuantity(sheets);
   const asked: CuttingAsked = {
     paperId: paper.id,
-    sheets: Math.round(Number(sheets)) || 1,
+    sheets: sheetsRead.kind === "error" ? 1 : sheetsRead.value,
     wanted: rows.map((row) => read(FACTS, row, unit, true).body),
   };
-  const complete = rows.every((row) => (row["longMm"] ?? "") !== "" && (row["shortMm"] ?? "") !== "");
+  const complete =
+    sheetsRead.kind !== "error" &&
+    rows.every((row) => (row["longMm"] ?? "") !== "" && (row["shortMm"] ?? "") !== "");
   const plan = useQuery<Cut, Problem>({
     queryKey: ["cutting", asked],
     enabled: complete,
@@ -148,7 +139,7 @@ function Cutting(props: { paper: Stores["papers"][number]; unit: string }) {
             label="Sheets at once"
             narrow
             value={sheets}
-            error={problem?.at("/sheets")}
+            error={sheetsRead.kind === "error" ? sheetsRead.message : problem?.at("/sheets")}
             onChange={setSheets}
           />
         </div>

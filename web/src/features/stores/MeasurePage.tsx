@@ -2,8 +2,7 @@ import { useMutation } from "@tanstack/react-query";
 import { Button, Input } from "antd";
 import { useState } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
-import { BenchEdge } from "../../app/BenchEdge";
-import { KeyList } from "../../app/KeyList";
+import { PlaceFrame } from "../../app/PlaceFrame";
 import { Wordmark } from "../../app/Wordmark";
 import type { Problem } from "../../shared/api/client";
 import { toProblem } from "../../shared/api/client";
@@ -15,10 +14,9 @@ import {
   useKeepCalibration,
 } from "../../shared/api/stores";
 import { useStores } from "../../shared/api/slate";
-import { useKeys } from "../../shared/keys/keys";
-import { enterRoom, useRoom } from "../../shared/room/room";
 import { parseQuantity } from "../../shared/units/parse";
 import { Choice } from "../../shared/ui/Choice";
+import { TextField } from "../../shared/ui/TextField";
 import { Verdict } from "../../shared/ui/Verdict";
 import { type Standing, type Taken, type Test, testOf } from "./tests";
 
@@ -27,27 +25,17 @@ export function MeasurePage() {
   const { id = "", name = "" } = useParams();
   const stores = useStores();
   const [search] = useSearchParams();
-  const room = useRoom();
-  const navigate = useNavigate();
-  const [keysOpen, setKeysOpen] = useState(false);
-  useKeys({
-    b: () => void navigate("/"),
-    s: () => enterRoom(room === "white" ? "safelight" : "white"),
-    "?": () => setKeysOpen(true),
-  });
   if (stores.error) throw stores.error;
   const lens = search.get("lens") ?? undefined;
   const test = stores.data && testOf(name, id, stores.data, lens);
   return (
-    <div className="frame rolls stores">
+    <PlaceFrame className="stores">
       {stores.data && test ? (
         <Measuring key={id + name + (lens ?? "")} id={id} test={test} stores={stores.data} lens={lens} />
       ) : (
         <main className="frame-main rolls-main">{stores.data && <p>There is no such test.</p>}</main>
       )}
-      <BenchEdge onKeys={() => setKeysOpen(true)} />
-      <KeyList open={keysOpen} onClose={() => setKeysOpen(false)} />
-    </div>
+    </PlaceFrame>
   );
 }
 
@@ -84,8 +72,10 @@ function Measuring(props: { id: string; test: Test; stores: Stores; lens: string
     test.rows.map((row) => ({ given: String(row.given), reading: "" })),
   );
   const readings = taken(lines);
-  const onceNumber = Number(once.replace(",", "."));
-  const full = readings.length === lines.length && Number.isFinite(onceNumber);
+  const onceRead = parseQuantity(once);
+  const onceNumber = onceRead.kind === "error" ? 0 : onceRead.value;
+  const onceProblem = test.once && onceRead.kind === "error" ? onceRead.message : undefined;
+  const full = readings.length === lines.length && onceProblem === undefined;
   const asked = full ? test.asked(id, standing, readings, onceNumber) : undefined;
   const result = useCalibration(asked);
   const keep = useKeepCalibration();
@@ -147,10 +137,12 @@ function Measuring(props: { id: string; test: Test; stores: Stores; lens: string
             />
           )}
           {test.once && (
-            <label className="field">
-              {test.once.label}
-              <Input value={once} onChange={(e) => setOnce(e.target.value)} />
-            </label>
+            <TextField
+              label={test.once.label}
+              value={once}
+              error={onceProblem ?? problem?.at("/markMm")}
+              onChange={setOnce}
+            />
           )}
         </div>
         <Readings
@@ -188,8 +180,7 @@ function Measuring(props: { id: string; test: Test; stores: Stores; lens: string
           }
           why={
             result.data?.why[0] ??
-            problem?.at(test.list) ??
-            problem?.message ??
+            (problem && capital(problem.at(test.list) ?? problem.message)) ??
             "Sheets that were exposed stay as they are; what comes rests on the new figure. It can be taken back."
           }
           restsOn={result.data?.why ?? []}
@@ -281,7 +272,19 @@ function Readings(props: {
   );
 }
 
+/** "+0.04", "−0.03", "0.00". */
+function signedHundredths(stops: number): string {
+  const text = Math.abs(stops).toFixed(2);
+  return text === "0.00" ? text : `${stops < 0 ? "−" : "+"}${text}`;
+}
+
+function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
 function unread(line: Line): string | undefined {
+  const given = parseQuantity(line.given);
+  if (given.kind === "error") return given.message;
   if (line.reading.trim() === "") return undefined;
   const parsed = parseQuantity(line.reading);
   return parsed.kind === "error" ? parsed.message : undefined;
@@ -303,8 +306,7 @@ function Places(props: { found: Calibration }) {
           <div key={place.at}>
             <dt>{place.at}</dt>
             <dd>
-              {`${place.stops < 0 ? "−" : "+"}${Math.abs(place.stops).toFixed(2)} stop`}{" "}
-              <small>± {place.limitStops.toFixed(2)}</small>
+              {signedHundredths(place.stops)} stop <small>± {place.limitStops.toFixed(2)}</small>
             </dd>
           </div>
         ))

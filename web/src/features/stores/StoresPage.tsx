@@ -1,13 +1,9 @@
 import { Button } from "antd";
-import { useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
-import { BenchEdge } from "../../app/BenchEdge";
-import { KeyList } from "../../app/KeyList";
+import { PlaceFrame } from "../../app/PlaceFrame";
 import { Wordmark } from "../../app/Wordmark";
 import { type Stores, preferUnits, retire, useStoresChange } from "../../shared/api/stores";
 import { useStores } from "../../shared/api/slate";
-import { useKeys } from "../../shared/keys/keys";
-import { enterRoom, useRoom } from "../../shared/room/room";
 import { Ways } from "../../shared/ui/Choice";
 import { Verdict } from "../../shared/ui/Verdict";
 import { type ShelfOf, type Thing, shelvesOf } from "./shelves";
@@ -27,17 +23,9 @@ const TEMPERATURES = [
 /** What one prints with, on its shelves; the chosen thing with each constant and where it comes from. */
 export function StoresPage() {
   const stores = useStores();
-  const room = useRoom();
-  const navigate = useNavigate();
-  const [keysOpen, setKeysOpen] = useState(false);
-  useKeys({
-    b: () => void navigate("/"),
-    s: () => enterRoom(room === "white" ? "safelight" : "white"),
-    "?": () => setKeysOpen(true),
-  });
   if (stores.error) throw stores.error;
   return (
-    <div className="frame rolls stores">
+    <PlaceFrame className="stores">
       <aside className="column rolls-column" aria-label="About stores">
         <Wordmark />
         <h1>Stores</h1>
@@ -45,9 +33,7 @@ export function StoresPage() {
         {stores.data && <About stores={stores.data} />}
       </aside>
       {stores.data ? <Shelves stores={stores.data} /> : <main className="frame-main rolls-main" />}
-      <BenchEdge onKeys={() => setKeysOpen(true)} />
-      <KeyList open={keysOpen} onClose={() => setKeysOpen(false)} />
-    </div>
+    </PlaceFrame>
   );
 }
 

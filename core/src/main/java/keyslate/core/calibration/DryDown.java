@@ -10,7 +10,7 @@ import keyslate.core.quantity.Stops;
  * By how much a paper dries down, from pairs: the patch that looks right wet, and the one that looks the same dry.
  *
  * <p>CAL-07: percent = 100·(1 − dry/wet), the mean of the pairs; its limit from their spread, or for one pair from how surely its two patches were told apart (EXP-20),
- * 100·ln 2·(dry/wet)·√(2)·uncertainty.
+ * 2·100·ln 2·(dry/wet)·√(2/n)·uncertainty with n pairs. Percent of time; refused below 0 beyond the limit and above 20.
  */
 public final class DryDown {
     private static final double MOST_PERCENT = 20;

@@ -177,12 +177,7 @@ class CuttingService {
                                 p.height().inMm()))
                         .toList(),
                 used / (job.paper().widthMm() * job.paper().heightMm()),
-                spoils,
-                steps.stream().map(s -> spoken(s)).toList());
-    }
-
-    private static String spoken(FenceStep step) {
-        return (step.again() ? "Fence stays. " : "Fence " + Show.number(step.fenceMm()) + ". ") + step.words() + ".";
+                spoils);
     }
 
     private static List<FenceStep> steps(Asked job, PaperCutting plan) {

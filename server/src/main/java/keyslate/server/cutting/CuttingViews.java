@@ -36,7 +36,6 @@ public final class CuttingViews {
      * @param places every piece and offcut on the sheet, for the drawing
      * @param usedShare of the sheet that becomes pieces
      * @param spoils what must not come first, in words
-     * @param spoken the same to be said in the dark
      */
     public record CutView(
             double sheetWidthMm,
@@ -47,8 +46,7 @@ public final class CuttingViews {
             List<FenceStep> steps,
             List<CutPlace> places,
             double usedShare,
-            List<String> spoils,
-            List<String> spoken) {}
+            List<String> spoils) {}
 
     /**
      * One setting of the fence.

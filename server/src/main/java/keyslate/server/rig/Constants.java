@@ -5,14 +5,20 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import keyslate.core.calibration.ColumnScale;
 import keyslate.core.exposure.ApertureMark;
+import keyslate.core.exposure.LampLag;
+import keyslate.core.quantity.Check;
 import keyslate.core.quantity.Length;
+import keyslate.core.quantity.Magnification;
+import keyslate.core.quantity.QuantityException;
 import keyslate.core.rescale.Known;
 import keyslate.core.rescale.Links;
+import keyslate.core.size.Projection;
 import keyslate.server.Show;
 import keyslate.store.bench.Constant;
 import keyslate.store.bench.Enlarger;
 import keyslate.store.json.Stood.StoodConstant;
 import keyslate.store.json.StoredConstant;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is known of enlarger, lens and paper: as found by a test or entered, else a default with the limit that defaults have.
@@ -20,6 +26,9 @@ import keyslate.store.json.StoredConstant;
  * @param found what counts, or counted when a sheet was begun
  */
 public record Constants(List<StoodConstant> found) {
+    /** A mark is never off by more, nor a corner darker. */
+    private static final double MOST_OFFSET = 5;
+
     /** Nothing but defaults. */
     public static final Constants NONE = new Constants(List.of());
 
@@ -53,7 +62,41 @@ public record Constants(List<StoodConstant> found) {
     }
 
     private static Known number(StoodConstant c) {
-        return new Known(c.value().value(), c.value().limit(), source(c));
+        return new Known(present(c, c.value().value()), present(c, c.value().limit()), source(c));
+    }
+
+    /** A part that a constant of its name must have; a file may come without. */
+    private static <T> T present(StoodConstant c, @Nullable T part) {
+        if (part == null) {
+            throw new QuantityException(
+                    QuantityException.Kind.WRONG_SHAPE, "constant", "a constant " + c.name() + " is not complete");
+        }
+        return part;
+    }
+
+    /**
+     * These, once each of them can be reckoned with.
+     *
+     * @throws QuantityException for one that is not complete, or that no thing can have
+     */
+    public Constants checked() {
+        found.forEach(Constants::check);
+        return this;
+    }
+
+    private static void check(StoodConstant c) {
+        StoredConstant value = present(c, c.value());
+        switch (Name.valueOf(c.name())) {
+            case LAG -> LampLag.ofSeconds(number(c).figure());
+            case PUPIL -> new Projection.Enlarged(Magnification.of(1), number(c).figure());
+            case DRY_DOWN -> Check.within("dry-down", number(c).figure(), 0, 20, "%");
+            case SAFE_MINUTES -> Check.notNegative("safe time", number(c).figure(), "min");
+            case OPENINGS, EVENNESS -> {
+                Check.count("places", present(c, value.places()).size(), 1, 100);
+                value.places().forEach(p -> Check.within("offset", p.value(), -MOST_OFFSET, MOST_OFFSET, "stops"));
+            }
+            case COLUMN -> scale(c);
+        }
     }
 
     private static Known.Source source(StoodConstant c) {
@@ -88,33 +131,17 @@ public record Constants(List<StoodConstant> found) {
 
     /** The column's scale with a lens, where it was read against sizes. */
     public Optional<ColumnScale> scale(String enlargerId, String lensId) {
-        return find(enlargerId, lensId, Name.COLUMN).map(c -> {
-            StoredConstant.Scale s = c.value().scale();
-            return new ColumnScale(
-                    Length.ofMm(s.focalMm()),
-                    s.begins(),
-                    s.beginsVariance(),
-                    s.focalVariance(),
-                    s.covariance(),
-                    s.freedom());
-        });
+        return find(enlargerId, lensId, Name.COLUMN).map(Constants::scale);
     }
 
-    /** The corner that gets least light against the centre, stops, where it was measured. */
-    public Optional<StoredConstant.Place> darkestCorner(String enlargerId) {
-        return find(enlargerId, "", Name.EVENNESS)
-                .flatMap(c -> c.value().places().stream()
-                        .min(java.util.Comparator.comparingDouble(StoredConstant.Place::value)));
-    }
-
-    /** Percent by which a paper dries down, where its user found it. */
-    public Optional<Known> dryDown(String paperId) {
-        return find(paperId, "", Name.DRY_DOWN).map(Constants::number);
-    }
-
-    /** What counts of these things. */
-    public Constants only(List<String> thingIds) {
-        return new Constants(
-                found.stream().filter(c -> thingIds.contains(c.thingId())).toList());
+    private static ColumnScale scale(StoodConstant c) {
+        StoredConstant.Scale s = present(c, c.value().scale());
+        return new ColumnScale(
+                Length.ofMm(s.focalMm()),
+                s.begins(),
+                s.beginsVariance(),
+                s.focalVariance(),
+                s.covariance(),
+                s.freedom());
     }
 }

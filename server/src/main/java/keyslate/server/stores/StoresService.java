@@ -4,6 +4,8 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.quantity.Check;
@@ -132,56 +134,43 @@ public class StoresService {
     }
 
     StoresView add(EnlargerAsked asked) {
-        FieldErrors errors = new FieldErrors();
-        Enlarger made = checks.enlarger(errors, null, asked);
-        errors.throwIfAny();
-        return changed(() -> stores.add(made));
+        return checked(errors -> checks.enlarger(errors, null, asked), stores::add);
     }
 
     StoresView change(String id, EnlargerAsked asked) {
         Enlarger before = stores.enlarger(id).orElseThrow(NotFoundException.of("enlarger"));
-        FieldErrors errors = new FieldErrors();
-        Enlarger made = checks.enlarger(errors, before, asked);
-        errors.throwIfAny();
-        return changed(() -> stores.put(made));
+        return checked(errors -> checks.enlarger(errors, before, asked), stores::put);
     }
 
     StoresView add(LensAsked asked) {
-        FieldErrors errors = new FieldErrors();
-        Lens made = checks.lens(errors, null, asked);
-        errors.throwIfAny();
-        return changed(() -> stores.add(made));
+        return checked(errors -> checks.lens(errors, null, asked), stores::add);
     }
 
     StoresView change(String id, LensAsked asked) {
         Lens before = stores.lens(id).orElseThrow(NotFoundException.of("lens"));
-        FieldErrors errors = new FieldErrors();
-        Lens made = checks.lens(errors, before, asked);
-        errors.throwIfAny();
-        return changed(() -> stores.put(made));
+        return checked(errors -> checks.lens(errors, before, asked), stores::put);
     }
 
     StoresView add(PaperAsked asked) {
-        FieldErrors errors = new FieldErrors();
-        Paper made = checks.paper(errors, null, asked);
-        errors.throwIfAny();
-        return changed(() -> stores.add(made));
+        return checked(errors -> checks.paper(errors, null, asked), stores::add);
     }
 
     StoresView change(String id, PaperAsked asked) {
         Paper before = stores.paper(id).orElseThrow(NotFoundException.of("paper"));
+        return checked(errors -> checks.paper(errors, before, asked), stores::put);
+    }
+
+    /** Stores what was asked once every field of it can be taken. */
+    private <T> StoresView checked(Function<FieldErrors, T> check, Consumer<T> store) {
         FieldErrors errors = new FieldErrors();
-        Paper made = checks.paper(errors, before, asked);
+        T made = check.apply(errors);
         errors.throwIfAny();
-        return changed(() -> stores.put(made));
+        return changed(() -> store.accept(made));
     }
 
     StoresView pieces(String id, PiecesView asked) {
         Paper paper = stores.paper(id).orElseThrow(NotFoundException.of("paper"));
-        FieldErrors errors = new FieldErrors();
-        PieceStock stock = EquipmentChecks.pieces(errors, paper, asked);
-        errors.throwIfAny();
-        return changed(() -> stores.put(stock));
+        return checked(errors -> EquipmentChecks.pieces(errors, paper, asked), (PieceStock stock) -> stores.put(stock));
     }
 
     StoresView add(ThingAsked asked) {

@@ -1,6 +1,7 @@
 package keyslate.server.transfer;
 
 import java.util.List;
+import keyslate.server.rig.Constants;
 import keyslate.server.transfer.SlateFile.FileConstant;
 import keyslate.server.transfer.SlateFile.FilePlace;
 import keyslate.server.transfer.SlateFile.FileScale;
@@ -21,7 +22,9 @@ final class FileConstants {
     static @Nullable List<StoodConstant> toStore(@Nullable List<FileConstant> constants) {
         return constants == null
                 ? null
-                : constants.stream().map(FileConstants::toStore).toList();
+                : new Constants(constants.stream().map(c -> toStore(c)).toList())
+                        .checked()
+                        .found();
     }
 
     private static FileConstant toFile(StoodConstant c) {

@@ -15,12 +15,9 @@ import keyslate.server.transfer.SlateFile.FileArea;
 import keyslate.server.transfer.SlateFile.FileBath;
 import keyslate.server.transfer.SlateFile.FileContact;
 import keyslate.server.transfer.SlateFile.FileDecision;
-import keyslate.server.transfer.SlateFile.FileEnlarger;
 import keyslate.server.transfer.SlateFile.FileEvent;
 import keyslate.server.transfer.SlateFile.FileFilm;
 import keyslate.server.transfer.SlateFile.FileLamp;
-import keyslate.server.transfer.SlateFile.FileLens;
-import keyslate.server.transfer.SlateFile.FilePaper;
 import keyslate.server.transfer.SlateFile.FilePart;
 import keyslate.server.transfer.SlateFile.FilePiece;
 import keyslate.server.transfer.SlateFile.FileRecipe;
@@ -29,9 +26,6 @@ import keyslate.server.transfer.SlateFile.FileSheet;
 import keyslate.server.transfer.SlateFile.FileSlate;
 import keyslate.server.transfer.SlateFile.FileStep;
 import keyslate.server.transfer.SlateFile.FileStood;
-import keyslate.store.bench.Enlarger;
-import keyslate.store.bench.Lens;
-import keyslate.store.bench.Paper;
 import keyslate.store.json.Stood;
 import keyslate.store.json.StoredPhase;
 import keyslate.store.json.StoredShape;
@@ -50,77 +44,6 @@ import keyslate.store.slate.Slate;
 /** The records of the file to those of the store and back. */
 final class FileMapping {
     private FileMapping() {}
-
-    static FileEnlarger toFile(Enlarger e) {
-        return new FileEnlarger(
-                e.id(),
-                e.name(),
-                e.head(),
-                e.lamp(),
-                e.dials(),
-                e.strengthLog10(),
-                e.lagSeconds(),
-                e.lagSource(),
-                e.columnMm(),
-                e.columnSource());
-    }
-
-    static Enlarger toStore(FileEnlarger e) {
-        return new Enlarger(
-                e.id(),
-                e.name(),
-                e.head(),
-                e.lamp(),
-                e.dials(),
-                e.strengthLog10(),
-                e.lagSeconds(),
-                e.lagSource(),
-                e.columnMm(),
-                e.columnSource());
-    }
-
-    static FileLens toFile(Lens l) {
-        return new FileLens(
-                l.id(), l.name(), l.focalMm(), l.openMark(), l.smallestMark(), l.marksPerStop(), l.coversMm());
-    }
-
-    static Lens toStore(FileLens l) {
-        return new Lens(l.id(), l.name(), l.focalMm(), l.openMark(), l.smallestMark(), l.marksPerStop(), l.coversMm());
-    }
-
-    static FilePaper toFile(Paper p) {
-        return new FilePaper(
-                p.id(),
-                p.name(),
-                p.kind(),
-                p.base(),
-                p.widthMm(),
-                p.heightMm(),
-                p.batch(),
-                p.sheetsInBox(),
-                p.sheetsLeft(),
-                p.reserveSheets(),
-                p.counted(),
-                p.startLight(),
-                p.surface() == null || p.surface().isEmpty() ? null : p.surface());
-    }
-
-    static Paper toStore(FilePaper p) {
-        return new Paper(
-                p.id(),
-                p.name(),
-                p.kind(),
-                p.base(),
-                p.widthMm(),
-                p.heightMm(),
-                p.batch(),
-                p.sheetsInBox(),
-                p.sheetsLeft(),
-                p.reserveSheets(),
-                !Boolean.FALSE.equals(p.counted()),
-                p.startLight(),
-                p.surface() == null ? "" : p.surface());
-    }
 
     static FileSlate toFile(Slate s) {
         return new FileSlate(
@@ -297,9 +220,9 @@ final class FileMapping {
 
     private static FileStood toFile(Stood s) {
         return new FileStood(
-                toFile(s.enlarger()),
-                toFile(s.lens()),
-                toFile(s.paper()),
+                FileEquipment.toFile(s.enlarger()),
+                FileEquipment.toFile(s.lens()),
+                FileEquipment.toFile(s.paper()),
                 s.frameWidthMm(),
                 s.frameHeightMm(),
                 s.baths().stream()
@@ -368,9 +291,9 @@ final class FileMapping {
 
     private static Stood toStore(FileStood s) {
         return new Stood(
-                toStore(s.enlarger()),
-                toStore(s.lens()),
-                toStore(s.paper()),
+                FileEquipment.toStore(s.enlarger()),
+                FileEquipment.toStore(s.lens()),
+                FileEquipment.toStore(s.paper()),
                 s.frameWidthMm(),
                 s.frameHeightMm(),
                 s.baths().stream()

@@ -94,9 +94,9 @@ class SlateExporter {
                 named(
                         all,
                         r -> r.setup().enlargerId(),
-                        id -> stores.enlarger(id).map(FileMapping::toFile)),
-                named(all, r -> r.setup().lensId(), id -> stores.lens(id).map(FileMapping::toFile)),
-                named(all, r -> r.setup().paperId(), id -> stores.paper(id).map(FileMapping::toFile)),
+                        id -> stores.enlarger(id).map(FileEquipment::toFile)),
+                named(all, r -> r.setup().lensId(), id -> stores.lens(id).map(FileEquipment::toFile)),
+                named(all, r -> r.setup().paperId(), id -> stores.paper(id).map(FileEquipment::toFile)),
                 FileMapping.toFile(slate),
                 all.stream().map(FileMapping::toFile).toList(),
                 cord.stream().map(FileMapping::toFile).toList(),

@@ -186,13 +186,13 @@ class SlateImporter {
                             });
                     file.enlargers().stream()
                             .filter(e -> stores.enlarger(e.id()).isEmpty())
-                            .forEach(e -> stores.add(FileMapping.toStore(e)));
+                            .forEach(e -> stores.add(FileEquipment.toStore(e)));
                     file.lenses().stream()
                             .filter(l -> stores.lens(l.id()).isEmpty())
-                            .forEach(l -> stores.add(FileMapping.toStore(l)));
+                            .forEach(l -> stores.add(FileEquipment.toStore(l)));
                     file.papers().stream()
                             .filter(p -> stores.paper(p.id()).isEmpty())
-                            .forEach(p -> stores.add(FileMapping.toStore(p)));
+                            .forEach(p -> stores.add(FileEquipment.toStore(p)));
                     Slate slate = FileMapping.toStore(file, SlateExporter.isPractice(file));
                     slates.add(slate);
                     inOrder(file.recipes()).forEach(r -> recipes.add(FileMapping.toStore(r, slate.id())));

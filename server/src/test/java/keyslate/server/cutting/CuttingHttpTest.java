@@ -46,7 +46,6 @@ class CuttingHttpTest extends ApplicationTest {
                 .hasSize(2);
         assertThat(plan.get("usedShare").asDouble())
                 .isCloseTo((2 * 178 * 127 + 4 * 62 * 60) / (305.0 * 240), within(1e-9));
-        assertThat(plan.get("spoken")).hasSameSizeAs(plan.get("steps"));
     }
 
     @Test
