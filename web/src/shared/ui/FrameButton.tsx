@@ -1,5 +1,6 @@
 import { type FrameView, positive } from "../api/client";
 import { signedStops } from "../units/format";
+import { useRestsInSight } from "./useRestsInSight";
 
 const RATED: Record<string, string> = { PRINT: "print", MAYBE: "maybe", NO: "no" };
 
@@ -21,16 +22,7 @@ export function FrameButton(props: {
       onClick={() => props.onChoose(frame)}
     >
       {frame.hasPicture ? (
-        <img
-          src={positive(frame.id, 320)}
-          // A long list is many pictures: none is read larger than it is drawn.
-          srcSet={`${positive(frame.id, 160)} 160w, ${positive(frame.id, 320)} 320w`}
-          sizes="auto, 190px"
-          alt=""
-          loading="lazy"
-          decoding="async"
-          style={{ aspectRatio }}
-        />
+        <Positive frame={frame} />
       ) : (
         <span className="not-scanned" aria-hidden="true" style={{ aspectRatio }}>
           not scanned
@@ -45,5 +37,26 @@ export function FrameButton(props: {
         {frame.need && <em> {signedStops(frame.need.moreStops)}</em>}
       </span>
     </button>
+  );
+}
+
+/** The frame's picture, once the list rests where it lies. */
+function Positive(props: { frame: FrameView }) {
+  const { frame } = props;
+  const [rests, ref] = useRestsInSight();
+  const aspectRatio = frame.widthMm / frame.heightMm;
+  if (!rests) {
+    return <span className="not-scanned waits" aria-hidden="true" ref={ref} style={{ aspectRatio }} />;
+  }
+  return (
+    <img
+      src={positive(frame.id, 320)}
+      // A long list is many pictures: none is read larger than it is drawn.
+      srcSet={`${positive(frame.id, 160)} 160w, ${positive(frame.id, 320)} 320w`}
+      sizes="190px"
+      alt=""
+      decoding="async"
+      style={{ aspectRatio }}
+    />
   );
 }
