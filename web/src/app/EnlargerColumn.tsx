@@ -85,7 +85,13 @@ export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<Reci
           {held + burned === 0 ? "none yet" : `${String(held)} held back, ${String(burned)} burned`}
         </span>
       </Part>
-      <Part at={at.height} label={heightLabel(setup)} to={setupLink} differs={differs("size")}>
+      <Part
+        // A change takes a line of its own above the easel.
+        at={differs("size") ? at.height - 16 : at.height}
+        label={heightLabel(setup)}
+        to={setupLink}
+        differs={differs("size")}
+      >
         <span className="part-value">{heightText(setup)}</span>
       </Part>
       <Part

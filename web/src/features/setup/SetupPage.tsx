@@ -1,20 +1,17 @@
-import { useQuery } from "@tanstack/react-query";
-import { Button, Slider } from "antd";
-import { useState } from "react";
+import { Button } from "antd";
 import { useNavigate } from "react-router";
 import { ApertureEditor, LightEditor } from "../../app/EnlargerColumn";
 import { type SlateContext, useSlateContext } from "../../app/SlateFrame";
-import { type Problem, type Schemas, api, toProblem, unwrap } from "../../shared/api/client";
 import { useStores } from "../../shared/api/slate";
-import { Choice, Ways } from "../../shared/ui/Choice";
-import { QuantityField } from "../../shared/ui/QuantityField";
-import { TextField } from "../../shared/ui/TextField";
+import { Choice } from "../../shared/ui/Choice";
 import { Verdict } from "../../shared/ui/Verdict";
-import { parseQuantity } from "../../shared/units/parse";
-import { centimetres, number, plainStops, seconds, times } from "../../shared/units/format";
-import { heightLabel } from "../../shared/units/height";
+import { number, plainStops, seconds } from "../../shared/units/format";
+import { ByMeter } from "./ByMeter";
 import { ContactFields } from "./ContactFields";
+import { OpeningPairs } from "./OpeningPairs";
 import { SheetOnEasel } from "./SheetOnEasel";
+import { SizeFacts } from "./SizeFacts";
+import { SizeFields } from "./SizeFields";
 
 /** Enlarger, lens, paper, size and crop; what follows from them is computed and drawn. */
 export function SetupPage() {
@@ -24,12 +21,14 @@ export function SetupPage() {
     <>
       <main className="stage">
         <h1 className="visually-hidden">Set up</h1>
-        <SheetOnEasel slate={slate} />
+        <SheetOnEasel {...context} />
+        <SizeFacts slate={slate} />
       </main>
       <aside className="panel dense" aria-label="Set up">
         <h2>Set up</h2>
         <Fields {...context} />
-        <Facts {...context} />
+        <Warnings warnings={slate.setup.warnings} />
+        <OpeningPairs {...context} />
         {slate.setup.startingTime?.source === "rescaled" && <ByMeter {...context} />}
         <StartingTime {...context} />
       </aside>
@@ -40,7 +39,6 @@ export function SetupPage() {
 function Fields({ slate, edit }: SlateContext) {
   const stores = useStores().data;
   const { setup } = slate;
-  const crops = setup.lostFraction > 0.001;
   // What was retired since stands on the slate until something else is chosen.
   const named = (list: readonly { id: string; name: string }[] | undefined, id: string, name: string) => [
     ...(list ?? []).map((item) => ({ value: item.id, label: item.name })),
@@ -83,200 +81,17 @@ function Fields({ slate, edit }: SlateContext) {
         error={edit.error?.at("/setup/paperId")}
         onChange={(paperId) => edit.mutate({ setup: { paperId } })}
       />
-      <div className="field-row">
-        <Length
-          label="Sheet, long"
-          at="/setup/sheetWidthMm"
-          value={setup.sheetWidthMm}
-          name="sheetWidthMm"
-          slate={slate}
-          edit={edit}
-        />
-        <Length
-          label="Sheet, short"
-          at="/setup/sheetHeightMm"
-          value={setup.sheetHeightMm}
-          name="sheetHeightMm"
-          slate={slate}
-          edit={edit}
-        />
-        <Length
-          label="White border"
-          at="/setup/borderMm"
-          value={setup.borderMm}
-          name="borderMm"
-          slate={slate}
-          edit={edit}
-        />
-      </div>
-      {setup.projection === "ENLARGED" && (
-        <Ways
-          label="How the picture meets the sheet"
-          value={setup.fit}
-          ways={[
-            { value: "WHOLE_PICTURE", label: "Whole picture" },
-            { value: "FILL_SHEET", label: "Fill the sheet" },
-          ]}
-          onChange={(fit) => edit.mutate({ setup: { fit } })}
-        />
-      )}
-      {crops && (
-        <div className="field slider">
-          <label id="crop-label">Kept part</label>
-          <Slider
-            key={slate.recipeId}
-            min={0}
-            max={100}
-            step={5}
-            defaultValue={Math.round(setup.cropPlace * 100)}
-            tooltip={{ open: false }}
-            ariaLabelledByForHandle="crop-label"
-            onChangeComplete={(v) => edit.mutate({ setup: { cropPlace: v / 100 } })}
-          />
-        </div>
-      )}
+      <SizeFields slate={slate} edit={edit} />
     </>
   );
 }
 
-function Length(
-  props: SlateContext & {
-    label: string;
-    at: string;
-    value: number;
-    name: "sheetWidthMm" | "sheetHeightMm" | "borderMm";
-  },
-) {
-  const set = (mm: number) => props.edit.mutateAsync({ setup: { [props.name]: mm } });
-  return (
-    <QuantityField
-      label={props.label}
-      shown={number(props.value)}
-      unit="mm"
-      units={["mm"]}
-      error={props.edit.error?.at(props.at)}
-      onCommit={(c) => set(c.value)}
-      onStep={(direction, big) =>
-        props.edit.mutate((now) => ({
-          setup: { [props.name]: Math.max(0, now.setup[props.name] + direction * (big ? 10 : 1)) },
-        }))
-      }
-    />
-  );
-}
-
-function Facts({ slate }: SlateContext) {
-  const { setup } = slate;
-  return (
-    <>
-      <dl className="facts">
-        <div>
-          <dt>Magnification, picture on paper</dt>
-          <dd>
-            {times(setup.magnification)}, {number(Math.round(setup.imageWidthMm))} ×{" "}
-            {number(Math.round(setup.imageHeightMm))} mm
-          </dd>
-        </div>
-        <div>
-          <dt>
-            {heightLabel(setup)}
-            {setup.filmToLensMm !== undefined && ", film above lens"}
-          </dt>
-          <dd>
-            {centimetres(setup.lensToPaperMm)}
-            {setup.filmToLensMm !== undefined && `, ${number(Math.round(setup.filmToLensMm))} mm`}
-          </dd>
-        </div>
-        <div>
-          <dt>Lost of the negative</dt>
-          <dd>
-            {setup.lostFraction < 0.001
-              ? "nothing"
-              : `${number(setup.lostMm)} mm, ${(100 * setup.lostFraction).toFixed(1)} %`}
-          </dd>
-        </div>
-      </dl>
-      {setup.warnings.map((warning) => (
-        <p className="note warning" key={warning}>
-          {warning}
-        </p>
-      ))}
-    </>
-  );
-}
-
-/** Two readings of a meter in place of size, opening and lamp: the surest way to another set-up. */
-function ByMeter({ slate, edit }: SlateContext) {
-  const [before, setBefore] = useState("");
-  const [now, setNow] = useState("");
-  const luxBefore = reading(before);
-  const luxNow = reading(now);
-  const found = useQuery<Schemas["Proposal"], Problem>({
-    queryKey: ["slate", slate.id, "starting-time", slate.recipeId, luxBefore, luxNow],
-    enabled: luxBefore !== undefined && luxNow !== undefined,
-    retry: false,
-    queryFn: () =>
-      unwrap(
-        api.GET("/api/slates/{id}/starting-time", {
-          params: { path: { id: slate.id }, query: { luxBefore: luxBefore ?? 0, luxNow: luxNow ?? 0 } },
-        }),
-      ).catch((error: unknown) => {
-        throw toProblem(error);
-      }),
-  });
-  const start = found.data;
-  return (
-    <details
-      className="by-meter"
-      // Its fields would open behind the verdict.
-      onToggle={(event) => event.currentTarget.scrollIntoView({ block: "end" })}
-    >
-      <summary>By a meter at the board</summary>
-      <div className="field-row">
-        <TextField
-          label="As it stood for the print"
-          value={before}
-          error={unread(before) ?? found.error?.at("/luxBefore")}
-          onChange={setBefore}
-        />
-        <TextField
-          label="As it stands now"
-          value={now}
-          error={unread(now) ?? found.error?.at("/luxNow")}
-          onChange={setNow}
-        />
-      </div>
-      {start && (
-        <p className="note">
-          {start.arithmetic.slice(1).join(" ")}{" "}
-          <Button
-            size="small"
-            onClick={() =>
-              edit.mutate({
-                base: {
-                  takeStartingTime: true,
-                  ...(luxBefore !== undefined && { luxBefore }),
-                  ...(luxNow !== undefined && { luxNow }),
-                },
-              })
-            }
-          >
-            Set {seconds(start.seconds)} s
-          </Button>
-        </p>
-      )}
-    </details>
-  );
-}
-
-function unread(text: string): string | undefined {
-  const parsed = parseQuantity(text);
-  return text.trim() !== "" && parsed.kind === "error" ? parsed.message : undefined;
-}
-
-function reading(text: string): number | undefined {
-  const parsed = parseQuantity(text);
-  return parsed.kind === "error" ? undefined : parsed.value;
+function Warnings(props: { warnings: readonly string[] }) {
+  return props.warnings.map((warning) => (
+    <p className="note warning" key={warning}>
+      {warning}
+    </p>
+  ));
 }
 
 function StartingTime({ slate, edit }: SlateContext) {

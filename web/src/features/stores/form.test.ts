@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { length, read, written } from "./form";
+import { length } from "../../shared/units/length";
+import { read, written } from "./form";
 import type { Fact } from "./shelves";
 
 const FACTS: readonly Fact[] = [

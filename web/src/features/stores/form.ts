@@ -1,8 +1,6 @@
+import { length, millimetres } from "../../shared/units/length";
 import { parseQuantity } from "../../shared/units/parse";
 import type { Fact } from "./shelves";
-
-/** Millimetres in a unit of length. */
-const MM: Record<string, number> = { mm: 1, cm: 10, in: 25.4 };
 
 export type Texts = Readonly<Record<string, string>>;
 
@@ -20,11 +18,6 @@ export function written(
       return [fact.name, String(value as string | number | boolean)];
     }),
   );
-}
-
-/** A length in a unit: "20.3" cm. */
-export function length(mm: number, unit: string): string {
-  return String(Math.round((100 * mm) / (MM[unit] ?? 1)) / 100);
 }
 
 export interface Read {
@@ -55,9 +48,4 @@ export function read(facts: readonly Fact[], texts: Texts, unit: string, isNew =
 /** A choice of how many clicks is a number to the server. */
 function number(fact: Fact, text: string): string | number {
   return fact.as === "choice" && /^\d+$/.test(text) ? Number(text) : text;
-}
-
-function millimetres(parsed: { value: number; unit: string }, unit: string): number {
-  // A typed unit came back in millimetres; a bare number is in the unit that is shown.
-  return parsed.unit === "mm" ? parsed.value : parsed.value * (MM[unit] ?? 1);
 }

@@ -3,7 +3,7 @@ import { type KeyboardEvent, type PointerEvent, useId, useState } from "react";
 import { parseQuantity } from "../units/parse";
 
 /** What a field gives back: a new value, or a change where the field takes one ("+1/3"). */
-export type Commit = { kind: "value"; value: number } | { kind: "change"; value: number; unit: string };
+export type Commit = { kind: "value" | "change"; value: number; unit: string };
 
 export interface QuantityFieldProps {
   label: string;
@@ -77,7 +77,7 @@ export function QuantityField(props: QuantityFieldProps) {
     setProblem(undefined);
     const change = parsed.kind === "change" && props.takesChange;
     const { value, unit } = parsed;
-    settle(typed, props.onCommit(change ? { kind: "change", value, unit } : { kind: "value", value }));
+    settle(typed, props.onCommit({ kind: change ? "change" : "value", value, unit }));
   };
 
   const onKeyDown = (event: KeyboardEvent) => {

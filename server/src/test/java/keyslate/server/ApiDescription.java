@@ -29,6 +29,7 @@ import keyslate.server.search.SearchViews;
 import keyslate.server.sheet.Differences;
 import keyslate.server.sheet.SheetViews;
 import keyslate.server.shelf.ShelfViews;
+import keyslate.server.slate.GeometryViews;
 import keyslate.server.slate.SlateViews;
 import keyslate.server.sleeve.SleeveViews;
 import keyslate.server.stores.StoresViews;
@@ -64,6 +65,7 @@ class ApiDescription {
             MediumPart.class,
             RecipeChange.class,
             FrameViews.class,
+            GeometryViews.class,
             RollViews.class,
             RunViews.class,
             SearchViews.class,

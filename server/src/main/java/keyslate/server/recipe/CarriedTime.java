@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import keyslate.core.colour.Hue;
-import keyslate.core.exposure.Reciprocity;
 import keyslate.core.film.FrameNeed;
 import keyslate.core.film.NegativeReadings;
 import keyslate.core.light.Light;
@@ -157,11 +156,14 @@ final class CarriedTime {
             links.add(t.link());
             t.line().ifPresent(lines::add);
         });
-        ExposureTime through = new ExposureChain(links).apply(received, Reciprocity.NONE);
+        ExposureChain factors = new ExposureChain(links);
+        ExposureTime through = factors.apply(received, now.reciprocity());
+        sayReciprocity(lines, received.plus(factors.more()), through);
         links.add(Links.lag(received, before.knownLag(), through, now.knownLag(), isSameEnlarger()));
         ExposureChain chain = new ExposureChain(links);
         Stops open = chain.limit();
-        lines.add("= " + Show.seconds(through.inSeconds()) + ", " + Show.stops(chain.more()) + " in all, ± "
+        lines.add("= " + Show.seconds(through.inSeconds()) + ", " + Show.stops(through.stopsFrom(received))
+                + " in all, ± "
                 + Show.stopsApart(open) + ": "
                 + Show.seconds(through.plus(open.negated()).inSeconds()) + " to "
                 + Show.seconds(through.plus(open).inSeconds()));
@@ -192,6 +194,15 @@ final class CarriedTime {
     private record Told(Link link, Optional<String> line) {
         static Told nothing(Link.Cause cause) {
             return new Told(new Link(cause, Stops.ZERO, Stops.ZERO), Optional.empty());
+        }
+    }
+
+    /** What the paper asks for beyond the factors, where its loss in long exposures was entered. */
+    private void sayReciprocity(List<String> lines, ExposureTime without, ExposureTime with) {
+        Stops extra = with.stopsFrom(without);
+        if (Math.abs(extra.inStops()) > SAME_STOPS) {
+            lines.add("× " + Show.factor(extra.toFactor()) + " for what the paper loses in long exposures, p "
+                    + Show.number(now.reciprocity().exponent()));
         }
     }
 

@@ -28,6 +28,12 @@ public record RecipeChange(
     /**
      * What stands on enlarger and easel; the time follows opening and distance.
      *
+     * @param borderMm white on all sides alike; {@code blades} each for itself
+     * @param fit WHOLE_PICTURE or FILL_SHEET; takes the place of a size by eye
+     * @param cropPlace where the kept part of the negative lies, 0 = at its left, 1 = at its right; {@code cropDown} from its top alike
+     * @param overfillPercent how much larger than the sheet a picture that fills it is made, 0 to 50
+     * @param sizedBy what tells a size that was set by eye: COLUMN, HEIGHT (lens to paper) or PICTURE (its whole long side on the board)
+     * @param sizedReading what was read, mm
      * @param projection ENLARGED, or in contact from LENS or LAMP
      * @param distanceMm of lens or lamp from the paper, in contact
      * @param columnReading what the column's own scale shows, in contact
@@ -42,19 +48,38 @@ public record RecipeChange(
             @Nullable Double borderMm,
             @Nullable String fit,
             @Nullable Double cropPlace,
+            @Nullable Double cropDown,
+            @Nullable Double overfillPercent,
+            @Nullable BladesChange blades,
+            @Nullable String sizedBy,
+            @Nullable Double sizedReading,
             @Nullable String projection,
             @Nullable Double distanceMm,
             @Nullable String columnReading) {
         /** Nothing but the opening. */
         public static SetupChange aperture(double mark) {
-            return new SetupChange(null, null, mark, null, null, null, null, null, null, null, null, null);
+            return new SetupChange(
+                    null, null, mark, null, null, null, null, null, null, null, null, null, null, null, null, null,
+                    null);
         }
 
         /** Nothing but the paper. */
         public static SetupChange paper(String id) {
-            return new SetupChange(null, null, null, id, null, null, null, null, null, null, null, null);
+            return new SetupChange(
+                    null, null, null, id, null, null, null, null, null, null, null, null, null, null, null, null, null);
         }
     }
+
+    /**
+     * The white that each blade leaves on the sheet as it lies; left out stays.
+     *
+     * @param leftMm 0 to 500; {@code topMm}, {@code rightMm} and {@code bottomMm} alike
+     */
+    public record BladesChange(
+            @Nullable Double leftMm,
+            @Nullable Double topMm,
+            @Nullable Double rightMm,
+            @Nullable Double bottomMm) {}
 
     /**
      * The base exposure: at most one of seconds, a change in seconds, a change in stops and the proposed starting time. A light alone takes

@@ -44,10 +44,10 @@ public class RecipeEditor {
         Edit edit = new Edit();
         Rig before = rigs.of(now, subject);
         Naming naming = NamingEdit.of(edit, now.naming(), change.naming());
-        Setup setup = setups.of(edit, now.setup(), change.setup());
+        Setup setup = setups.of(edit, before, change.setup());
         refuseIfWrong(edit, before, change);
         Rig moved = rigs.of(follow(now, edit, naming, setup, now.base(), now.test(), now.local()), subject);
-        SetupEdit.checkBorders(edit.errors(), moved, change.setup());
+        PlacementEdit.check(edit.errors(), moved, change.setup());
         ContactEdit.check(edit.errors(), moved);
         refuseIfWrong(edit, before, change);
         Base base = takesStart(change)

@@ -5,10 +5,11 @@ import java.util.List;
 import java.util.Optional;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.quantity.Check;
-import keyslate.core.size.PrintFit;
+import keyslate.core.quantity.Length;
 import keyslate.server.Show;
 import keyslate.server.recipe.RecipeChange.SetupChange;
 import keyslate.server.rig.Rig;
+import keyslate.server.rig.Rigs;
 import keyslate.server.web.FieldErrors;
 import keyslate.store.bench.Lens;
 import keyslate.store.bench.Paper;
@@ -22,15 +23,17 @@ import org.springframework.stereotype.Component;
 class SetupEdit {
     private static final double SHORTEST_SIDE_MM = 20;
     private static final double LONGEST_SIDE_MM = 2000;
-    private static final double WIDEST_BORDER_MM = 200;
 
     private final StoresRepository stores;
+    private final Rigs rigs;
 
-    SetupEdit(StoresRepository stores) {
+    SetupEdit(StoresRepository stores, Rigs rigs) {
         this.stores = stores;
+        this.rigs = rigs;
     }
 
-    Setup of(Edit edit, Setup now, @Nullable SetupChange change) {
+    Setup of(Edit edit, Rig before, @Nullable SetupChange change) {
+        Setup now = before.recipe().setup();
         if (change == null) {
             return now;
         }
@@ -58,18 +61,16 @@ class SetupEdit {
                         change.sheetHeightMm(),
                         newBox ? box.heightMm() : now.sheetHeightMm(),
                         "sheet height"),
-                errors.check(
-                        "/setup/borderMm",
-                        now.borderMm(),
-                        () -> Check.within(
-                                "border", Edit.or(change.borderMm(), now.borderMm()), 0, WIDEST_BORDER_MM, "mm")),
-                edit.oneOf("/setup/fit", change.fit(), PrintFit.Way.valueOf(now.fit()))
-                        .name(),
-                errors.check(
-                        "/setup/cropPlace",
-                        now.cropPlace(),
-                        () -> Check.within(
-                                "place of the crop", Edit.or(change.cropPlace(), now.cropPlace()), 0, 1, "")),
+                PlacementEdit.of(
+                        edit,
+                        now.placement(),
+                        change,
+                        new PlacementEdit.Enlarging(
+                                Length.ofMm(lens.focalMm()),
+                                rigs.scale(enlargerId, lens.id()),
+                                Length.ofMm(Math.max(
+                                        before.frameWidth().inMm(),
+                                        before.frameHeight().inMm())))),
                 ContactEdit.of(edit, now, change));
         sayWhatMoved(edit, now, moved, lens, box);
         return moved;
@@ -87,8 +88,6 @@ class SetupEdit {
         edit.sayIf(
                 moved.sheetWidthMm() != now.sheetWidthMm() || moved.sheetHeightMm() != now.sheetHeightMm(),
                 "sheet " + Show.number(moved.sheetWidthMm()) + " × " + Show.number(moved.sheetHeightMm()) + " mm");
-        edit.sayIf(moved.borderMm() != now.borderMm(), "border " + Show.number(moved.borderMm()) + " mm");
-        edit.sayIf(!moved.fit().equals(now.fit()) || moved.cropPlace() != now.cropPlace(), "crop");
         ContactEdit.sayWhatMoved(edit, now, moved);
         edit.sayIf(
                 moved.apertureMark() != now.apertureMark(),
@@ -115,18 +114,5 @@ class SetupEdit {
                             + (lens.marksPerStop() == 1 ? " in full stops." : " in half stops."));
         }
         return on.map(ApertureMark::engraved).orElse(now.apertureMark());
-    }
-
-    /** Refuses borders that leave no picture, at the field that was changed. */
-    static void checkBorders(FieldErrors errors, Rig rig, @Nullable SetupChange change) {
-        if (change != null && !rig.bordersFit()) {
-            boolean byBorder = change.borderMm() != null || change.sheetWidthMm() == null;
-            errors.add(
-                    byBorder ? "/setup/borderMm" : "/setup/sheetWidthMm",
-                    "E_RANGE",
-                    "Borders of " + Show.number(rig.recipe().setup().borderMm()) + " mm leave no picture on a sheet of "
-                            + Show.number(rig.sheetWidth().inMm()) + " × "
-                            + Show.number(rig.sheetHeight().inMm()) + " mm.");
-        }
     }
 }

@@ -6,10 +6,12 @@ import java.util.function.Predicate;
 import keyslate.core.calibration.ColumnScale;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.exposure.LampLag;
+import keyslate.core.exposure.Reciprocity;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.Length;
 import keyslate.core.quantity.Magnification;
 import keyslate.core.quantity.QuantityException;
+import keyslate.core.quantity.Stops;
 import keyslate.core.rescale.Known;
 import keyslate.core.rescale.Links;
 import keyslate.core.size.Projection;
@@ -29,6 +31,9 @@ public record Constants(List<StoodConstant> found) {
     /** A mark is never off by more, nor a corner darker. */
     private static final double MOST_OFFSET = 5;
 
+    /** From where a paper's loss in long exposures counts (EXP-21). */
+    private static final double RECIPROCITY_FROM_S = 1;
+
     /** Nothing but defaults. */
     public static final Constants NONE = new Constants(List.of());
 
@@ -40,7 +45,15 @@ public record Constants(List<StoodConstant> found) {
         OPENINGS,
         PUPIL,
         DRY_DOWN,
-        SAFE_MINUTES
+        SAFE_MINUTES,
+        /** How long paper lay with no light at all before it showed fog, or still showed none. */
+        FOG_MINUTES,
+        /** How long paper lay on the board with the lamp on and the lens shut. */
+        STRAY_MINUTES,
+        /** How long a coin lay on paper before this screen. */
+        COIN_MINUTES,
+        /** p of the paper's loss in long exposures. */
+        RECIPROCITY
     }
 
     public Constants {
@@ -90,7 +103,9 @@ public record Constants(List<StoodConstant> found) {
             case LAG -> LampLag.ofSeconds(number(c).figure());
             case PUPIL -> new Projection.Enlarged(Magnification.of(1), number(c).figure());
             case DRY_DOWN -> Check.within("dry-down", number(c).figure(), 0, 20, "%");
-            case SAFE_MINUTES -> Check.notNegative("safe time", number(c).figure(), "min");
+            case RECIPROCITY -> new Reciprocity(number(c).figure(), RECIPROCITY_FROM_S);
+            case SAFE_MINUTES, FOG_MINUTES, STRAY_MINUTES, COIN_MINUTES ->
+                Check.notNegative("safe time", number(c).figure(), "min");
             case OPENINGS, EVENNESS -> {
                 Check.count("places", present(c, value.places()).size(), 1, 100);
                 value.places().forEach(p -> Check.within("offset", p.value(), -MOST_OFFSET, MOST_OFFSET, "stops"));
@@ -122,6 +137,26 @@ public record Constants(List<StoodConstant> found) {
                         .findFirst()
                         .map(p -> new Known(p.value(), p.limit(), source(c))))
                 .orElse(Links.OPENING);
+    }
+
+    /** Light in each corner of the board against its centre, as EvennessReadings.Spot goes round; empty where it was not measured. */
+    public List<Stops> corners(String enlargerId) {
+        return find(enlargerId, "", Name.EVENNESS).stream()
+                .flatMap(c -> c.value().places().stream())
+                .map(p -> Stops.of(p.value()))
+                .toList();
+    }
+
+    /** What a paper loses in long exposures; nothing where nobody said. */
+    public Reciprocity reciprocity(String paperId) {
+        return find(paperId, "", Name.RECIPROCITY)
+                .map(c -> new Reciprocity(number(c).figure(), RECIPROCITY_FROM_S))
+                .orElse(Reciprocity.NONE);
+    }
+
+    /** By how many percent of its time a paper dries down; none where it was not tried. */
+    public Optional<Known> dryDown(String paperId) {
+        return find(paperId, "", Name.DRY_DOWN).map(Constants::number);
     }
 
     /** Entrance over exit pupil of a lens. */

@@ -1,10 +1,13 @@
 package keyslate.server.rig;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import keyslate.core.darkroom.EnlargerLight;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.exposure.LampLag;
+import keyslate.core.exposure.Reciprocity;
 import keyslate.core.exposure.TimerSteps;
 import keyslate.core.light.Light;
 import keyslate.core.local.AreaMask;
@@ -13,12 +16,14 @@ import keyslate.core.quantity.FNumber;
 import keyslate.core.quantity.Length;
 import keyslate.core.quantity.Magnification;
 import keyslate.core.quantity.QuantityException;
+import keyslate.core.quantity.Stops;
 import keyslate.core.rescale.Known;
 import keyslate.core.script.Cue;
 import keyslate.core.script.ExposureStep;
 import keyslate.core.script.LampWay;
 import keyslate.core.script.Part;
 import keyslate.core.script.Settings;
+import keyslate.core.size.Placement;
 import keyslate.core.size.PrintFit;
 import keyslate.core.size.Projection;
 import keyslate.core.size.ThinLens;
@@ -46,7 +51,7 @@ public record Rig(
         Paper paper,
         MediumPart medium,
         Constants constants) {
-    private static final double NARROWEST_PICTURE_MM = 10;
+    private static final Length NARROWEST_PICTURE = Length.ofMm(10);
 
     /** Width of the whole frame over its height. */
     public double frameAspect() {
@@ -68,23 +73,31 @@ public record Rig(
 
     /** How the negative meets the sheet inside its borders. */
     public PrintFit fit() {
-        double borders = 2 * recipe.setup().borderMm();
-        Length width = Length.ofMm(Math.max(NARROWEST_PICTURE_MM, sheetWidth().inMm() - borders));
-        Length height = Length.ofMm(Math.max(NARROWEST_PICTURE_MM, sheetHeight().inMm() - borders));
         return inContact()
-                ? PrintFit.inContact(frameWidth, frameHeight, width, height)
-                : PrintFit.of(
-                        frameWidth,
-                        frameHeight,
-                        width,
-                        height,
-                        PrintFit.Way.valueOf(recipe.setup().fit()));
+                ? PrintFit.inContact(frameWidth, frameHeight, freeWidth(), freeHeight())
+                : placement().fit(frameWidth, frameHeight, sheetWidth(), sheetHeight(), NARROWEST_PICTURE);
+    }
+
+    /** What the blades leave free of the sheet, across. */
+    public Length freeWidth() {
+        return Placement.free(sheetWidth(), placement().blades().acrossMm(), NARROWEST_PICTURE);
+    }
+
+    /** What the blades leave free, down. */
+    public Length freeHeight() {
+        return Placement.free(sheetHeight(), placement().blades().downMm(), NARROWEST_PICTURE);
+    }
+
+    /** How picture and sheet meet. */
+    public Placement placement() {
+        return recipe.setup().placement();
     }
 
     /** Whether the borders leave a picture at all. */
     public boolean bordersFit() {
-        double shorter = Math.min(sheetWidth().inMm(), sheetHeight().inMm());
-        return shorter - 2 * recipe.setup().borderMm() >= NARROWEST_PICTURE_MM;
+        double least = NARROWEST_PICTURE.inMm();
+        return sheetWidth().inMm() - placement().blades().acrossMm() >= least
+                && sheetHeight().inMm() - placement().blades().downMm() >= least;
     }
 
     /** The part of the frame that prints, in fractions of it. */
@@ -92,8 +105,8 @@ public record Rig(
         PrintFit fit = fit();
         double width = fit.cropWidth().inMm() / frameWidth.inMm();
         double height = fit.cropHeight().inMm() / frameHeight.inMm();
-        double place = recipe.setup().cropPlace();
-        return new Part((1 - width) * place, (1 - height) * place, width, height);
+        return new Part(
+                (1 - width) * placement().across(), (1 - height) * placement().down(), width, height);
     }
 
     /** A part of the frame as the masks want it. */
@@ -158,10 +171,18 @@ public record Rig(
     /** What is engraved, and what it truly is as far as that was measured. */
     public ApertureMark aperture() {
         ApertureMark mark = mark();
-        double off = openingOffset().figure();
-        return off == 0
-                ? mark
-                : new ApertureMark(mark.engraved(), FNumber.of(mark.trueNumber().inFStops() * Math.pow(2, -off / 2)));
+        return new ApertureMark(mark.engraved(), trueNumber(mark));
+    }
+
+    /** What a mark of the ring truly is, as far as that was measured. */
+    public FNumber trueNumber(ApertureMark mark) {
+        double off = constants.opening(lens.id(), mark).figure();
+        return off == 0 ? mark.trueNumber() : FNumber.of(mark.trueNumber().inFStops() * Math.pow(2, -off / 2));
+    }
+
+    /** How much less light than its centre the darkest corner of the board has; none where it was not measured. */
+    public Optional<Stops> darkestCorner() {
+        return constants.corners(enlarger.id()).stream().min(Comparator.comparingDouble(Stops::inStops));
     }
 
     /** What is engraved, taken at its word. */
@@ -183,6 +204,16 @@ public record Rig(
     /** Entrance over exit pupil of the lens with how well it is known. */
     public Known inversePupil() {
         return constants.inversePupil(lens.id());
+    }
+
+    /** What the paper loses in long exposures; nothing where its owner did not say. */
+    public Reciprocity reciprocity() {
+        return constants.reciprocity(paper.id());
+    }
+
+    /** How much darker the paper dries, in percent of its time; none where it was not tried. */
+    public Optional<Known> dryDown() {
+        return constants.dryDown(paper.id());
     }
 
     /** Dead time of the lamp with how well it is known. */

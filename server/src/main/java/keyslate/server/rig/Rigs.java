@@ -1,6 +1,8 @@
 package keyslate.server.rig;
 
 import java.util.List;
+import java.util.Optional;
+import keyslate.core.calibration.ColumnScale;
 import keyslate.core.quantity.Length;
 import keyslate.server.medium.Media;
 import keyslate.server.subject.Subject;
@@ -86,6 +88,11 @@ public class Rigs {
                 stood.paper(),
                 media.of(stood.paper().kind()),
                 stood.constants() == null ? Constants.NONE : new Constants(stood.constants()));
+    }
+
+    /** The scale of a column with a lens, where it was read against sizes. */
+    public Optional<ColumnScale> scale(String enlargerId, String lensId) {
+        return Constants.of(constants.of(List.of(enlargerId))).scale(enlargerId, lensId);
     }
 
     /** A rig of before with what is known of its things today. */

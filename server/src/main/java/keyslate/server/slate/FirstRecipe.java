@@ -11,6 +11,7 @@ import keyslate.core.script.BaseExposure;
 import keyslate.core.script.CoverStripPlan;
 import keyslate.core.script.LocalWork;
 import keyslate.core.script.StripDirection;
+import keyslate.core.size.Placement;
 import keyslate.core.size.PrintFit;
 import keyslate.core.size.Projection;
 import keyslate.server.Ids;
@@ -124,9 +125,7 @@ class FirstRecipe {
                 paper.id(),
                 paper.widthMm(),
                 paper.heightMm(),
-                subject.isProof() ? 0 : USUAL_BORDER_MM,
-                PrintFit.Way.WHOLE_PICTURE.name(),
-                0.5,
+                Placement.even(subject.isProof() ? 0 : USUAL_BORDER_MM, PrintFit.Way.WHOLE_PICTURE),
                 subject.isProof()
                         ? Optional.of(new Recipe.Contact(Projection.Source.LENS, USUAL_DISTANCE_MM, ""))
                         : Optional.empty());

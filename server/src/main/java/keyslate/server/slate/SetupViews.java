@@ -1,29 +1,25 @@
 package keyslate.server.slate;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import keyslate.core.exposure.ApertureMark;
 import keyslate.core.quantity.QuantityException;
-import keyslate.core.script.Part;
+import keyslate.core.size.Blades;
+import keyslate.core.size.Placement;
 import keyslate.core.size.PrintFit;
-import keyslate.server.Show;
 import keyslate.server.recipe.StartingTime;
 import keyslate.server.rig.LightView;
 import keyslate.server.rig.Rig;
 import keyslate.server.sheet.SheetViews.RectView;
 import keyslate.server.slate.SlateViews.BaseView;
+import keyslate.server.slate.SlateViews.BladesView;
 import keyslate.server.slate.SlateViews.NamingView;
 import keyslate.server.slate.SlateViews.SetupView;
-import keyslate.server.subject.Subject;
 import keyslate.store.json.StoredTone;
 import keyslate.store.slate.Recipe;
 import org.jspecify.annotations.Nullable;
 
 /** The set-up of a rig as it is shown. */
 final class SetupViews {
-    private static final double SOFT_WITHIN_STOPS_OF_OPEN = 0.9;
-    private static final double COVERS_SLACK_MM = 0.5;
     private static final double NOTHING_LOST_MM = 0.05;
 
     private SetupViews() {}
@@ -53,13 +49,10 @@ final class SetupViews {
         }
     }
 
-    static SetupView setup(Rig rig, StartingTime.@Nullable Proposal start) {
+    static SetupView setup(Rig rig, List<String> warnings, StartingTime.@Nullable Proposal start) {
         PrintFit fit = rig.fit();
         Recipe.Setup setup = rig.recipe().setup();
-        ApertureMark open =
-                ApertureMark.ofEngraved(rig.lens().openMark(), rig.lens().marksPerStop());
-        double fromOpen =
-                rig.aperture().trueNumber().lightChangeTo(open.trueNumber()).inStops();
+        Placement placement = rig.placement();
         double lostMm = Math.max(
                 rig.frameWidth().inMm() - fit.cropWidth().inMm(),
                 rig.frameHeight().inMm() - fit.cropHeight().inMm());
@@ -79,9 +72,14 @@ final class SetupViews {
                 rig.paper().counted(),
                 setup.sheetWidthMm(),
                 setup.sheetHeightMm(),
-                setup.borderMm(),
-                setup.fit(),
-                setup.cropPlace(),
+                placement.blades().narrowestMm(),
+                blades(placement.blades()),
+                placement.way().name(),
+                placement.overfillPercent(),
+                placement.across(),
+                placement.down(),
+                placement.sized().map(s -> s.by().name()).orElse(null),
+                placement.sized().map(Placement.Sized::reading).orElse(null),
                 rig.sheetWidth().inMm(),
                 rig.sheetHeight().inMm(),
                 fit.imageWidth().inMm(),
@@ -95,74 +93,17 @@ final class SetupViews {
                         : rig.thinLens().filmToLens(fit.magnification()).inMm(),
                 rig.enlarger().columnMm(),
                 rig.aperture().trueNumber().inFStops(),
-                fromOpen,
+                Geometry.stopsFromOpen(rig),
                 RectView.of(rig.crop()),
                 fit.lostFraction(),
                 lostMm < NOTHING_LOST_MM ? 0 : lostMm,
                 rig.lag().inSeconds(),
                 rig.knownLag().source().name().toLowerCase(Locale.ROOT),
-                warnings(rig, fit, fromOpen),
+                warnings,
                 start);
     }
 
-    private static List<String> warnings(Rig rig, PrintFit fit, double stopsFromOpen) {
-        List<String> warnings = new ArrayList<>();
-        if (rig.inContact()) {
-            warnContact(warnings, rig);
-        } else {
-            warnEnlarged(warnings, rig, fit, stopsFromOpen);
-        }
-        if (!rig.light().points().isEmpty() && !rig.enlarger().dials()) {
-            warnings.add(rig.enlarger().name()
-                    + " has no dials for a pack. Choose an enlarger with a colour head for this paper.");
-        }
-        if (rig.paper().counted() && rig.paper().sheetsLeft() <= rig.paper().reserveSheets()) {
-            warnings.add(
-                    rig.paper().name() + ": " + Show.number(rig.paper().sheetsLeft()) + " sheets left, your reserve.");
-        }
-        return warnings;
-    }
-
-    private static void warnEnlarged(List<String> warnings, Rig rig, PrintFit fit, double stopsFromOpen) {
-        double diagonal = Math.hypot(rig.frameWidth().inMm(), rig.frameHeight().inMm());
-        if (diagonal > rig.lens().coversMm() + COVERS_SLACK_MM) {
-            warnings.add("The " + rig.lens().name() + " covers a diagonal of "
-                    + Show.number(rig.lens().coversMm()) + " mm; this negative has " + Show.number(diagonal)
-                    + " mm. The corners will be dark.");
-        }
-        double height = rig.thinLens().lensToPaper(fit.magnification()).inMm();
-        if (height > rig.enlarger().columnMm()) {
-            warnings.add("This size needs the lens " + Show.number(height / 10) + " cm above the easel; the column of "
-                    + rig.enlarger().name() + " ends at "
-                    + Show.number(rig.enlarger().columnMm() / 10) + " cm.");
-        }
-        if (stopsFromOpen < SOFT_WITHIN_STOPS_OF_OPEN) {
-            warnings.add("The lens is wide open or nearly so: right for focusing, soft at the edges for a print.");
-        }
-    }
-
-    /** What hangs over is lost; and the light has to reach the corners of the paper. */
-    private static void warnContact(List<String> warnings, Rig rig) {
-        if (rig.subject() instanceof Subject.Proof proof && cutFrames(rig, proof) > 0) {
-            int cut = cutFrames(rig, proof);
-            warnings.add((cut == 1 ? "One frame hangs" : cut + " frames hang") + " over the edge: the strips need "
-                    + Show.number(rig.frameWidth().inMm()) + " × "
-                    + Show.number(rig.frameHeight().inMm()) + " mm of paper.");
-        }
-        double height = rig.lightToPaper().inMm();
-        if (!rig.byBareLamp() && height > rig.enlarger().columnMm()) {
-            warnings.add("The column of " + rig.enlarger().name() + " ends at "
-                    + Show.number(rig.enlarger().columnMm() / 10) + " cm.");
-        }
-    }
-
-    private static int cutFrames(Rig rig, Subject.Proof proof) {
-        Part crop = rig.crop();
-        return (int) proof.layout().frames().stream()
-                .filter(p -> p.left() < crop.left()
-                        || p.top() < crop.top()
-                        || p.left() + p.width() > crop.left() + crop.width()
-                        || p.top() + p.height() > crop.top() + crop.height())
-                .count();
+    private static BladesView blades(Blades b) {
+        return new BladesView(b.leftMm(), b.topMm(), b.rightMm(), b.bottomMm());
     }
 }

@@ -57,6 +57,7 @@ public class SlateAssembler {
     private final Negatives negatives;
     private final RollService frames;
     private final StartingTime startingTime;
+    private final Geometry geometry;
     private final Previews previews;
     private final Tones tones;
     private final Media media;
@@ -75,6 +76,7 @@ public class SlateAssembler {
             Negatives negatives,
             RollService frames,
             StartingTime startingTime,
+            Geometry geometry,
             Previews previews,
             Tones tones,
             Media media) {
@@ -89,6 +91,7 @@ public class SlateAssembler {
         this.negatives = negatives;
         this.frames = frames;
         this.startingTime = startingTime;
+        this.geometry = geometry;
         this.previews = previews;
         this.tones = tones;
         this.media = media;
@@ -167,7 +170,8 @@ public class SlateAssembler {
                 MediumView.of(rig),
                 SetupViews.naming(recipe.naming()),
                 tones.view(rig, small(rig), basis, test, cord),
-                SetupViews.setup(rig, startingTime.propose(rig)),
+                SetupViews.setup(rig, geometry.warnings(rig), startingTime.propose(rig)),
+                geometry.view(rig),
                 SetupViews.base(rig),
                 test,
                 prints.view(rig),
@@ -191,7 +195,7 @@ public class SlateAssembler {
         Rig rig = rigs.of(sheet, recipe, rigs.of(recipe));
         return new KeptRecipeView(
                 SetupViews.naming(recipe.naming()),
-                SetupViews.setup(rig, null),
+                SetupViews.setup(rig, List.of(), null),
                 SetupViews.base(rig),
                 sheet.stood() != null);
     }

@@ -11,6 +11,7 @@ import keyslate.server.sheet.Differences.Difference;
 import keyslate.server.sheet.SheetViews.NextStepView;
 import keyslate.server.sheet.SheetViews.RectView;
 import keyslate.server.sheet.SheetViews.SheetView;
+import keyslate.server.slate.GeometryViews.GeometryView;
 import keyslate.server.subject.PositivePath;
 import keyslate.server.subject.Subject;
 import keyslate.server.test.TestViews.TestView;
@@ -84,6 +85,7 @@ public final class SlateViews {
             NamingView naming,
             List<ToneView> tones,
             SetupView setup,
+            GeometryView geometry,
             BaseView base,
             TestView test,
             LocalView local,
@@ -133,6 +135,12 @@ public final class SlateViews {
     /**
      * What stands on enlarger and easel: what was chosen, and what follows from it.
      *
+     * @param borderMm the narrowest white; {@code blades} each side
+     * @param fit WHOLE_PICTURE or FILL_SHEET, where the size was not set by eye
+     * @param overfillPercent how much larger than the sheet a picture that fills it is made
+     * @param cropPlace where the kept part of the negative lies, 0 = at its left, 1 = at its right; {@code cropDown} from its top alike
+     * @param sizedBy what told the size that was set by eye: COLUMN, HEIGHT or PICTURE; left out where it follows from the sheet
+     * @param sizedReading what was read, mm
      * @param projection ENLARGED, or in contact from LENS or LAMP
      * @param columnReading what the column's own scale shows, in contact; empty where it was not read
      * @param lensToPaperMm lens or bare lamp to paper
@@ -155,8 +163,13 @@ public final class SlateViews {
             double sheetWidthMm,
             double sheetHeightMm,
             double borderMm,
+            BladesView blades,
             String fit,
+            double overfillPercent,
             double cropPlace,
+            double cropDown,
+            @Nullable String sizedBy,
+            @Nullable Double sizedReading,
             double turnedWidthMm,
             double turnedHeightMm,
             double imageWidthMm,
@@ -176,6 +189,13 @@ public final class SlateViews {
             String lagSource,
             List<String> warnings,
             StartingTime.@Nullable Proposal startingTime) {}
+
+    /**
+     * The white that each blade leaves on the sheet as it lies.
+     *
+     * @param leftMm in mm; {@code topMm}, {@code rightMm} and {@code bottomMm} alike
+     */
+    public record BladesView(double leftMm, double topMm, double rightMm, double bottomMm) {}
 
     /** A sheet's own recipe and the enlarger as it stood for it. */
     public record KeptRecipeView(NamingView naming, SetupView setup, BaseView base, boolean recorded) {}

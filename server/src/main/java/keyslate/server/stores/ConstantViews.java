@@ -36,6 +36,7 @@ public final class ConstantViews {
                         null,
                         null,
                         null)));
+        views.add(tested(found, e.id(), Name.STRAY_MINUTES));
         views.add(find(found, e.id(), Name.EVENNESS, "")
                 .map(ConstantViews::view)
                 .orElseGet(() -> byDefault(Name.EVENNESS, "Evenness, darkest corner", "not measured", null, null)));
@@ -74,17 +75,39 @@ public final class ConstantViews {
     }
 
     static List<ConstantView> of(Paper paper, List<Constant> found) {
-        return List.of(find(found, paper.id(), Name.DRY_DOWN, "")
-                .map(ConstantViews::view)
-                .orElseGet(() -> byDefault(Name.DRY_DOWN, "Dries down by", "not measured", null, null)));
+        return List.of(
+                find(found, paper.id(), Name.DRY_DOWN, "")
+                        .map(ConstantViews::view)
+                        .orElseGet(() -> byDefault(Name.DRY_DOWN, "Dries down by", "not measured", null, null)),
+                find(found, paper.id(), Name.RECIPROCITY, "")
+                        .map(ConstantViews::view)
+                        .orElseGet(
+                                () -> byDefault(Name.RECIPROCITY, "Loss in long exposures, p", "1, none", null, null)));
     }
 
     static List<ConstantView> of(Thing thing, List<Constant> found) {
-        return ThingKind.valueOf(thing.kind()) == ThingKind.SAFELIGHT
-                ? List.of(find(found, thing.id(), Name.SAFE_MINUTES, "")
-                        .map(ConstantViews::view)
-                        .orElseGet(() -> byDefault(Name.SAFE_MINUTES, "Paper is safe for", "not tested", null, null)))
-                : List.of();
+        return switch (ThingKind.valueOf(thing.kind())) {
+            case SAFELIGHT -> List.of(tested(found, thing.id(), Name.SAFE_MINUTES));
+            case ROOM -> List.of(tested(found, thing.id(), Name.FOG_MINUTES));
+            case SCREEN -> List.of(tested(found, thing.id(), Name.COIN_MINUTES));
+            case EASEL, CARRIER, FILTER_SET, VIEWING_KIT, DRUM, MACHINE, VIEWING_LIGHT -> List.of();
+        };
+    }
+
+    /** Minutes by its owner's own test. */
+    private static ConstantView tested(List<Constant> found, String thingId, Name name) {
+        return find(found, thingId, name, "")
+                .map(ConstantViews::view)
+                .orElseGet(() -> byDefault(name, minutesOf(name), "not tested", null, null));
+    }
+
+    private static String minutesOf(Name name) {
+        return switch (name) {
+            case FOG_MINUTES -> "Paper stays clean with all lights out for";
+            case STRAY_MINUTES -> "Paper on the board stays clean, lamp on and lens shut, for";
+            case COIN_MINUTES -> "A coin leaves no mark before this screen for";
+            default -> "Paper is safe for";
+        };
     }
 
     private static Optional<Constant> find(List<Constant> found, String thingId, Name name, String lensId) {
@@ -157,8 +180,18 @@ public final class ConstantViews {
                         "Dries down by",
                         Show.number(c.value().value()) + " %",
                         "± " + Show.number(c.value().limit()) + " %");
-            case SAFE_MINUTES ->
-                found(c, "Paper is safe for", Show.number(c.value().value()) + " min", null);
+            case SAFE_MINUTES, FOG_MINUTES, STRAY_MINUTES, COIN_MINUTES ->
+                found(
+                        c,
+                        minutesOf(Name.valueOf(c.name())),
+                        Show.number(c.value().value()) + " min",
+                        null);
+            case RECIPROCITY ->
+                found(
+                        c,
+                        "Loss in long exposures, p",
+                        Show.factor(c.value().value()),
+                        "± " + hundredths(c.value().limit()));
         };
     }
 

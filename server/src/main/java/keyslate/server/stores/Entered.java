@@ -7,7 +7,11 @@ import keyslate.store.bench.StoresRepository;
 enum Entered {
     LAG("lamp lag", 0, 2, "s", Links.LAG.limit()),
     DRY_DOWN("dry-down", 0, 20, "%", 2),
-    SAFE_MINUTES("safe time", 0.5, 240, "min", 0);
+    SAFE_MINUTES("safe time", 0.5, 240, "min", 0),
+    FOG_MINUTES("minutes without fog", 0.5, 240, "min", 0),
+    STRAY_MINUTES("minutes without stray light", 0.5, 240, "min", 0),
+    COIN_MINUTES("minutes of the coin test", 0.5, 240, "min", 0),
+    RECIPROCITY("exponent p", 0.7, 1, "", 0.03);
 
     private final String words;
     private final double least;
@@ -26,13 +30,16 @@ enum Entered {
     /** Whether a thing of that id has this constant. */
     boolean isOf(StoresRepository stores, String id) {
         return switch (this) {
-            case LAG -> stores.enlarger(id).isPresent();
-            case DRY_DOWN -> stores.paper(id).isPresent();
-            case SAFE_MINUTES ->
-                stores.thing(id)
-                        .filter(t -> ThingKind.valueOf(t.kind()) == ThingKind.SAFELIGHT)
-                        .isPresent();
+            case LAG, STRAY_MINUTES -> stores.enlarger(id).isPresent();
+            case DRY_DOWN, RECIPROCITY -> stores.paper(id).isPresent();
+            case SAFE_MINUTES -> isA(ThingKind.SAFELIGHT, stores, id);
+            case FOG_MINUTES -> isA(ThingKind.ROOM, stores, id);
+            case COIN_MINUTES -> isA(ThingKind.SCREEN, stores, id);
         };
+    }
+
+    private static boolean isA(ThingKind kind, StoresRepository stores, String id) {
+        return stores.thing(id).filter(t -> ThingKind.valueOf(t.kind()) == kind).isPresent();
     }
 
     String words() {

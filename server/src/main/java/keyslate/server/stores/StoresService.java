@@ -103,6 +103,7 @@ public class StoresService {
                         things.stream().flatMap(t -> t.constants().stream()))
                 .flatMap(s -> s)
                 .toList();
+        TimeWindow window = TimeWindow.of(stores);
         return new StoresView(
                 enlargers,
                 lensViews,
@@ -113,7 +114,9 @@ public class StoresService {
                         .toList(),
                 new Units(
                         stores.preference("LENGTH").orElse(LENGTHS.get(1)),
-                        stores.preference("TEMPERATURE").orElse(TEMPERATURES.get(0))),
+                        stores.preference("TEMPERATURE").orElse(TEMPERATURES.get(0)),
+                        window.shortest().inSeconds(),
+                        window.longest().inSeconds()),
                 all.size(),
                 (int) all.stream().filter(c -> c.id() != null).count(),
                 suggestions.of(stores.enlargers(), lenses, found).orElse(null),
@@ -244,10 +247,12 @@ public class StoresService {
         FieldErrors errors = new FieldErrors();
         choice(errors, "/length", asked.length(), LENGTHS);
         choice(errors, "/temperature", asked.temperature(), TEMPERATURES);
+        TimeWindow window = TimeWindow.of(stores).moved(errors, asked.shortestSeconds(), asked.longestSeconds());
         errors.throwIfAny();
         return changed(() -> {
             Optional.ofNullable(asked.length()).ifPresent(unit -> stores.prefer("LENGTH", unit));
             Optional.ofNullable(asked.temperature()).ifPresent(unit -> stores.prefer("TEMPERATURE", unit));
+            window.keep(stores);
         });
     }
 

@@ -138,8 +138,13 @@ public final class StoresViews {
      *
      * @param length mm, cm or in
      * @param temperature C or F
+     * @param shortestSeconds of the times one likes to work with, 0.5 to 600; {@code longestSeconds} alike
      */
-    public record Units(@Nullable String length, @Nullable String temperature) {}
+    public record Units(
+            @Nullable String length,
+            @Nullable String temperature,
+            @Nullable Double shortestSeconds,
+            @Nullable Double longestSeconds) {}
 
     /**
      * A constant of a thing.

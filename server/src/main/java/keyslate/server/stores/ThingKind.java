@@ -18,7 +18,11 @@ enum ThingKind {
     DRUM,
     MACHINE,
     VIEWING_LIGHT,
-    SAFELIGHT;
+    SAFELIGHT,
+    /** The darkroom itself: how dark it is. */
+    ROOM,
+    /** A screen that stands in it: black still glows. */
+    SCREEN;
 
     private static final double LEAST_MM = 5;
     private static final double MOST_MM = 3000;

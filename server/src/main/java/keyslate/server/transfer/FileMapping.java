@@ -5,14 +5,19 @@ import java.util.Optional;
 import keyslate.core.light.Light;
 import keyslate.core.local.LocalChange;
 import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Magnification;
 import keyslate.core.script.BaseExposure;
 import keyslate.core.script.Cue;
 import keyslate.core.script.ExposureStep;
 import keyslate.core.script.LocalWork;
 import keyslate.core.script.Part;
+import keyslate.core.size.Blades;
+import keyslate.core.size.Placement;
+import keyslate.core.size.PrintFit;
 import keyslate.core.size.Projection;
 import keyslate.server.transfer.SlateFile.FileArea;
 import keyslate.server.transfer.SlateFile.FileBath;
+import keyslate.server.transfer.SlateFile.FileBlades;
 import keyslate.server.transfer.SlateFile.FileContact;
 import keyslate.server.transfer.SlateFile.FileDecision;
 import keyslate.server.transfer.SlateFile.FileEvent;
@@ -23,6 +28,7 @@ import keyslate.server.transfer.SlateFile.FilePiece;
 import keyslate.server.transfer.SlateFile.FileRecipe;
 import keyslate.server.transfer.SlateFile.FileScan;
 import keyslate.server.transfer.SlateFile.FileSheet;
+import keyslate.server.transfer.SlateFile.FileSized;
 import keyslate.server.transfer.SlateFile.FileSlate;
 import keyslate.server.transfer.SlateFile.FileStep;
 import keyslate.server.transfer.SlateFile.FileStood;
@@ -40,6 +46,7 @@ import keyslate.store.slate.Scan;
 import keyslate.store.slate.Sheet;
 import keyslate.store.slate.SheetEvent;
 import keyslate.store.slate.Slate;
+import org.jspecify.annotations.Nullable;
 
 /** The records of the file to those of the store and back. */
 final class FileMapping {
@@ -91,9 +98,13 @@ final class FileMapping {
                 r.setup().paperId(),
                 r.setup().sheetWidthMm(),
                 r.setup().sheetHeightMm(),
-                r.setup().borderMm(),
-                r.setup().fit(),
-                r.setup().cropPlace(),
+                Math.min(Blades.WIDEST_EVEN_MM, r.setup().placement().blades().narrowestMm()),
+                r.setup().placement().way().name(),
+                r.setup().placement().across(),
+                r.setup().placement().down(),
+                r.setup().placement().overfillPercent(),
+                blades(r.setup().placement().blades()),
+                r.setup().placement().sized().map(FileMapping::toFile).orElse(null),
                 r.setup().contact().map(FileMapping::toFile).orElse(null),
                 r.base().exposure().parts().stream()
                         .map(p -> new FilePart(p.light().notation(), p.time().inSeconds()))
@@ -103,6 +114,28 @@ final class FileMapping {
                 StoredTest.of(r.test()),
                 r.local().way().name(),
                 r.local().areas().stream().map(FileMapping::toFile).toList());
+    }
+
+    private static @Nullable FileBlades blades(Blades b) {
+        return b.areEven() ? null : new FileBlades(b.leftMm(), b.topMm(), b.rightMm(), b.bottomMm());
+    }
+
+    private static FileSized toFile(Placement.Sized s) {
+        return new FileSized(s.by().name(), s.reading(), s.magnification().inTimes());
+    }
+
+    /** What older files do not say: the kept part lay in one place both ways, and the sheet was not overfilled. */
+    private static Placement placement(FileRecipe r) {
+        FileBlades b = r.blades();
+        return new Placement(
+                b == null ? Blades.even(r.borderMm()) : new Blades(b.leftMm(), b.topMm(), b.rightMm(), b.bottomMm()),
+                PrintFit.Way.valueOf(r.fit()),
+                r.overfillPercent() == null ? 0 : r.overfillPercent(),
+                Optional.ofNullable(r.sized())
+                        .map(s -> new Placement.Sized(
+                                Placement.By.valueOf(s.by()), s.reading(), Magnification.of(s.times()))),
+                r.cropPlace(),
+                r.cropDown() == null ? r.cropPlace() : r.cropDown());
     }
 
     private static FileContact toFile(Recipe.Contact c) {
@@ -149,9 +182,7 @@ final class FileMapping {
                         r.paperId(),
                         r.sheetWidthMm(),
                         r.sheetHeightMm(),
-                        r.borderMm(),
-                        r.fit(),
-                        r.cropPlace(),
+                        placement(r),
                         Optional.ofNullable(r.contact()).map(FileMapping::toStore)),
                 new Recipe.Base(
                         new BaseExposure(r.base().stream()

@@ -164,6 +164,10 @@ public record SlateFile(
             double borderMm,
             String fit,
             double cropPlace,
+            @Nullable Double cropDown,
+            @Nullable Double overfillPercent,
+            @Nullable FileBlades blades,
+            @Nullable FileSized sized,
             @Nullable FileContact contact,
             List<FilePart> base,
             String baseSource,
@@ -175,6 +179,12 @@ public record SlateFile(
     /** How the light came to a negative on the paper: from LENS or LAMP; left out when it was enlarged. */
     public record FileContact(
             String source, double distanceMm, @Nullable String columnReading) {}
+
+    /** The white on each side where it is not alike, mm. */
+    public record FileBlades(double leftMm, double topMm, double rightMm, double bottomMm) {}
+
+    /** A size that was set by eye: by COLUMN, HEIGHT or PICTURE, with the reading in mm. */
+    public record FileSized(String by, double reading, double times) {}
 
     public record FilePart(String light, double seconds) {}
 

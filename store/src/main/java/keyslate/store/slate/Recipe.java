@@ -8,6 +8,7 @@ import keyslate.core.local.LocalChange;
 import keyslate.core.script.BaseExposure;
 import keyslate.core.script.LocalWork;
 import keyslate.core.script.TestPlan;
+import keyslate.core.size.Placement;
 import keyslate.core.size.Projection;
 import keyslate.core.tone.NamedTone;
 
@@ -54,9 +55,7 @@ public record Recipe(
      *
      * @param apertureMark engraved number
      * @param sheetWidthMm one side of the sheet, 20 to 2000 mm; the other alike
-     * @param borderMm white border on each side, 0 to 200 mm
-     * @param fit WHOLE_PICTURE or FILL_SHEET
-     * @param cropPlace where the kept part lies when some is lost, 0 = left or top, 1 = right or bottom
+     * @param placement how picture and sheet meet
      * @param contact how the light comes to a negative that lies on the paper; none = enlarged
      */
     public record Setup(
@@ -66,9 +65,7 @@ public record Recipe(
             String paperId,
             double sheetWidthMm,
             double sheetHeightMm,
-            double borderMm,
-            String fit,
-            double cropPlace,
+            Placement placement,
             Optional<Contact> contact) {}
 
     /**

@@ -11,8 +11,12 @@ import java.util.Optional;
 import keyslate.core.light.Light;
 import keyslate.core.local.LocalChange;
 import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Magnification;
 import keyslate.core.script.BaseExposure;
 import keyslate.core.script.LocalWork;
+import keyslate.core.size.Blades;
+import keyslate.core.size.Placement;
+import keyslate.core.size.PrintFit;
 import keyslate.core.size.Projection;
 import keyslate.store.Database;
 import keyslate.store.json.Json;
@@ -25,7 +29,8 @@ import keyslate.store.slate.Recipe.Area;
 public final class RecipeRepository {
     private static final String RECIPE = "SELECT id, slate_id, previous_id, made_at, edit, title, intent, white_wanted,"
             + " black_wanted, enlarger_id, lens_id, aperture_mark, paper_id, sheet_width_mm, sheet_height_mm,"
-            + " border_mm, fit, crop_place, contact, contact_mm, column_reading, base_source, base_because, local_way,"
+            + " border_mm, fit, crop_place, crop_down, overfill_percent, blades, sized_times, sized_by,"
+            + " sized_reading, contact, contact_mm, column_reading, base_source, base_because, local_way,"
             + " test, tones FROM recipe WHERE ";
     private static final String BASE = "SELECT recipe_id, light, seconds FROM base_part WHERE recipe_id IN (SELECT id"
             + " FROM recipe WHERE %s) ORDER BY recipe_id, place";
@@ -155,13 +160,43 @@ public final class RecipeRepository {
                         row.getString("paper_id"),
                         row.getDouble("sheet_width_mm"),
                         row.getDouble("sheet_height_mm"),
-                        row.getDouble("border_mm"),
-                        row.getString("fit"),
-                        row.getDouble("crop_place"),
+                        placement(row),
                         contact(row)),
                 new Recipe.Base(new BaseExposure(base), row.getString("base_source"), row.getString("base_because")),
                 Json.read(row.getString("test"), StoredTest.class).toCore(),
                 new Recipe.Local(areas, LocalWork.Way.valueOf(row.getString("local_way"))));
+    }
+
+    private static Placement placement(ResultSet row) throws SQLException {
+        String blades = row.getString("blades");
+        double across = row.getDouble("crop_place");
+        double down = row.getDouble("crop_down");
+        return new Placement(
+                blades == null ? Blades.even(row.getDouble("border_mm")) : blades(Json.numbers(blades)),
+                PrintFit.Way.valueOf(row.getString("fit")),
+                row.getDouble("overfill_percent"),
+                sized(row),
+                across,
+                // Before both could be moved, one place stood for both.
+                row.getObject("crop_down") == null ? across : down);
+    }
+
+    private static Blades blades(List<Double> mm) {
+        return new Blades(mm.get(0), mm.get(1), mm.get(2), mm.get(3));
+    }
+
+    private static List<Double> inOrder(Blades b) {
+        return List.of(b.leftMm(), b.topMm(), b.rightMm(), b.bottomMm());
+    }
+
+    private static Optional<Placement.Sized> sized(ResultSet row) throws SQLException {
+        String by = row.getString("sized_by");
+        return by == null
+                ? Optional.empty()
+                : Optional.of(new Placement.Sized(
+                        Placement.By.valueOf(by),
+                        row.getDouble("sized_reading"),
+                        Magnification.of(row.getDouble("sized_times"))));
     }
 
     private static Optional<Recipe.Contact> contact(ResultSet row) throws SQLException {
@@ -176,14 +211,17 @@ public final class RecipeRepository {
 
     public void add(Recipe recipe) {
         Recipe.Setup setup = recipe.setup();
+        Placement placement = setup.placement();
         database.sql()
                 .sql("INSERT INTO recipe (id, slate_id, previous_id, made_at, edit, title, intent, white_wanted,"
                         + " black_wanted, enlarger_id, lens_id, aperture_mark, paper_id, sheet_width_mm,"
-                        + " sheet_height_mm, border_mm, fit, crop_place, contact, contact_mm, column_reading, base_source,"
+                        + " sheet_height_mm, border_mm, fit, crop_place, crop_down, overfill_percent, blades, sized_times, sized_by,"
+                        + " sized_reading, contact, contact_mm, column_reading, base_source,"
                         + " base_because, local_way, test, tones)"
                         + " VALUES (:id, :slateId, :previousId, :madeAt, :edit, :title, :intent, :whiteWanted,"
                         + " :blackWanted, :enlargerId, :lensId, :apertureMark, :paperId, :sheetWidthMm,"
-                        + " :sheetHeightMm, :borderMm, :fit, :cropPlace, :contact, :contactMm, :columnReading, :baseSource,"
+                        + " :sheetHeightMm, :borderMm, :fit, :cropPlace, :cropDown, :overfillPercent, :blades, :sizedTimes,"
+                        + " :sizedBy, :sizedReading, :contact, :contactMm, :columnReading, :baseSource,"
                         + " :baseBecause, :localWay, :test, :tones)")
                 .param("id", recipe.id())
                 .param("slateId", recipe.slateId())
@@ -200,9 +238,21 @@ public final class RecipeRepository {
                 .param("paperId", setup.paperId())
                 .param("sheetWidthMm", setup.sheetWidthMm())
                 .param("sheetHeightMm", setup.sheetHeightMm())
-                .param("borderMm", setup.borderMm())
-                .param("fit", setup.fit())
-                .param("cropPlace", setup.cropPlace())
+                .param(
+                        "borderMm",
+                        Math.min(Blades.WIDEST_EVEN_MM, placement.blades().narrowestMm()))
+                .param("fit", placement.way().name())
+                .param("cropPlace", placement.across())
+                .param("cropDown", placement.down())
+                .param("overfillPercent", placement.overfillPercent())
+                .param("blades", placement.blades().areEven() ? null : Json.write(inOrder(placement.blades())))
+                .param(
+                        "sizedTimes",
+                        placement.sized().map(s -> s.magnification().inTimes()).orElse(null))
+                .param("sizedBy", placement.sized().map(s -> s.by().name()).orElse(null))
+                .param(
+                        "sizedReading",
+                        placement.sized().map(Placement.Sized::reading).orElse(null))
                 .param("contact", setup.contact().map(c -> c.source().name()).orElse(null))
                 .param(
                         "contactMm",

@@ -1,0 +1,29 @@
+import { useStores } from "../api/slate";
+import { length, millimetres } from "../units/length";
+import { QuantityField } from "./QuantityField";
+
+/** A length, shown in the unit the user likes; any other may be typed behind the number. */
+export function LengthField(props: {
+  label: string;
+  mm: number;
+  hint?: string;
+  error?: string | undefined;
+  onCommit: (mm: number) => unknown;
+  /** By so many millimetres, from what stands by then. */
+  onStep?: (mm: number) => void;
+}) {
+  const unit = useStores().data?.units.length ?? "mm";
+  const { onStep } = props;
+  return (
+    <QuantityField
+      label={props.label}
+      shown={length(props.mm, unit)}
+      unit={unit}
+      units={["mm"]}
+      {...(props.hint !== undefined && { hint: props.hint })}
+      error={props.error}
+      onCommit={(c) => props.onCommit(millimetres(c, unit))}
+      {...(onStep && { onStep: (direction, big) => onStep(direction * (big ? 10 : 1)) })}
+    />
+  );
+}
