@@ -16,6 +16,7 @@ import {
 import { useSlateChange } from "../../shared/api/slate";
 import { useKeys } from "../../shared/keys/keys";
 import { HandIn } from "../../shared/scan/HandIn";
+import { Ways } from "../../shared/ui/Choice";
 import { Print } from "../../shared/ui/Print";
 import { Doubt } from "../../shared/ui/Doubt";
 import { OwnRecipe } from "../../shared/ui/OwnRecipe";
@@ -70,7 +71,19 @@ export function ReadStrip(props: SlateContext & { strip: SheetView; switcher: Re
       <aside className="panel dense" aria-label="Read the strip">
         {props.switcher}
         <Doubt sheet={strip} />
-        <p className="lead">Judge it as it comes, wet in the tray under white light.</p>
+        {slate.setup.driesDownPercent === undefined ? (
+          <p className="lead">Judge it as it comes, wet in the tray under white light.</p>
+        ) : (
+          <Ways
+            label="How the strip is as it is read"
+            value={marked.dry === true ? "dry" : "wet"}
+            ways={[
+              { value: "wet", label: "Wet, as it comes" },
+              { value: "dry", label: "Dry" },
+            ]}
+            onChange={(state) => setMarked((m) => ({ ...m, dry: state === "dry" }))}
+          />
+        )}
         {slate.naming.intent && <p className="intent-line">“{slate.naming.intent}”</p>}
         <PatchTable slate={slate} strip={strip} kinds={kinds} marked={marked} />
         <div className="marks">
@@ -112,7 +125,12 @@ export function ReadStrip(props: SlateContext & { strip: SheetView; switcher: Re
 }
 
 function marksIn(reading: Schemas["DecisionView"]): Marked {
-  return { whitesAt: reading.whitesAt, blacksAt: reading.blacksAt, rightAt: reading.rightAt };
+  return {
+    whitesAt: reading.whitesAt,
+    blacksAt: reading.blacksAt,
+    rightAt: reading.rightAt,
+    dry: reading.dry,
+  };
 }
 
 function useProposal(sheetId: string, kinds: readonly MarkKind[], marked: Marked, recipeId: string) {

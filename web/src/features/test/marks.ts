@@ -2,7 +2,7 @@ import type { Schemas, SlateView } from "../../shared/api/client";
 
 /** The marks of a reading, in patches from the first; halves lie between two. */
 export type Marked = Schemas["Marks"];
-export type MarkField = keyof Marked;
+export type MarkField = Exclude<keyof Marked, "dry">;
 /** What a mark is called and asks for: the kind of paper says which ones there are. */
 export type MarkKind = SlateView["medium"]["marks"][number];
 
@@ -14,7 +14,10 @@ export function markAfter(kinds: readonly MarkKind[], field: string): string {
 
 /** Whether these are the marks of a reading that is on record. */
 export function sameMarks(kinds: readonly MarkKind[], a: Marked, b: Marked): boolean {
-  return kinds.every((k) => a[k.field as MarkField] === b[k.field as MarkField]);
+  return (
+    (a.dry === true) === (b.dry === true) &&
+    kinds.every((k) => a[k.field as MarkField] === b[k.field as MarkField])
+  );
 }
 
 /** What a patch, counted from 0, is marked as. */

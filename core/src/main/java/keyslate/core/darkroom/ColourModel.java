@@ -77,6 +77,7 @@ public final class ColourModel implements PrintModel {
                 FilterSet.DICHROIC,
                 light.bursts().stream()
                         .map(b -> new ColourSheet.Burst(b.light().toPack(), b.receivedSeconds(), b.reach()))
-                        .toList());
+                        .toList(),
+                light.evenness());
     }
 }

@@ -88,6 +88,7 @@ public final class ColourPrint {
             fill(field.planes[p], shares, perShare[p]);
         }
         field.darkenCorners(truth.cornerLoss(), planes);
+        field.shade(sheet.evenness(), view, planes);
         float[] offset = new float[LAYERS];
         for (int l = 0; l < LAYERS; l++) {
             double filters = onePack && bursts > 0 ? logOfFilters(sheet, truth, l) - logOfFilters(sheet, truth, 0) : 0;

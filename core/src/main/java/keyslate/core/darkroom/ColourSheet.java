@@ -12,8 +12,9 @@ import keyslate.core.quantity.FilterPack;
  * @param kelvin colour temperature of the lamp, 2000 to 7000
  * @param filters what the packs are made of
  * @param bursts in order
+ * @param evenness how it lies over the picture
  */
-public record ColourSheet(double lightLog10, double kelvin, FilterSet filters, List<Burst> bursts) {
+public record ColourSheet(double lightLog10, double kelvin, FilterSet filters, List<Burst> bursts, Evenness evenness) {
     /** The lamp of the model's reference enlarger. */
     public static final double USUAL_KELVIN = 3200;
 
@@ -34,6 +35,11 @@ public record ColourSheet(double lightLog10, double kelvin, FilterSet filters, L
         lightLog10 = Check.within("light", lightLog10, -4, 4, "");
         kelvin = Check.within("colour temperature", kelvin, 2000, 7000, "K");
         bursts = List.copyOf(bursts);
+    }
+
+    /** Light that lies evenly. */
+    public ColourSheet(double lightLog10, double kelvin, FilterSet filters, List<Burst> bursts) {
+        this(lightLog10, kelvin, filters, bursts, Evenness.EVEN);
     }
 
     /** A straight sheet under the reference enlarger. */

@@ -1,6 +1,7 @@
 package keyslate.core.darkroom;
 
 import java.util.stream.Stream;
+import keyslate.core.local.AreaMask;
 import keyslate.core.quantity.Stops;
 
 /**
@@ -61,6 +62,21 @@ final class LightField {
             float lost = (float) (loss.toLogExposure() * (x * x + y * y) / 2);
             for (int p = 0; p < ofPlanes; p++) {
                 planes[p][i] -= lost;
+            }
+        }
+    }
+
+    /** Puts on how the light lies over the part of the frame that is seen, in all of so many planes. */
+    void shade(Evenness evenness, AreaMask.View view, int ofPlanes) {
+        if (evenness.isEven()) {
+            return;
+        }
+        for (int i = 0; i < columns * rows; i++) {
+            double x = view.left() + view.width() * (i % columns + 0.5) / columns;
+            double y = view.top() + view.height() * (i / columns + 0.5) / rows;
+            float more = (float) evenness.at(x, y).toLogExposure();
+            for (int p = 0; p < ofPlanes; p++) {
+                planes[p][i] += more;
             }
         }
     }

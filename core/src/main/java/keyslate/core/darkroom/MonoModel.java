@@ -37,6 +37,7 @@ public final class MonoModel implements PrintModel {
                 light.logPerSecond() + Stops.of(stops).toLogExposure(),
                 light.bursts().stream()
                         .map(b -> new SheetExposure.Burst(b.light().toFilter(), b.receivedSeconds(), b.reach()))
-                        .toList());
+                        .toList(),
+                light.evenness());
     }
 }

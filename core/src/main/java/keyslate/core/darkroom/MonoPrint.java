@@ -93,6 +93,7 @@ public final class MonoPrint {
         }
         fill(field, seconds, exposure.logPerSecond() + truth.logSpeed(), truth.ratioOffset());
         field.darkenCorners(truth.cornerLoss(), 1);
+        field.shade(exposure.evenness(), view, 1);
         return field;
     }
 

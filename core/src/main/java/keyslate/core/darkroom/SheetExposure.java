@@ -9,8 +9,9 @@ import keyslate.core.quantity.Check;
  *
  * @param logPerSecond log10 light at the paper through clear film, per second (DRK-02)
  * @param bursts in order
+ * @param evenness how it lies over the picture
  */
-public record SheetExposure(double logPerSecond, List<Burst> bursts) {
+public record SheetExposure(double logPerSecond, List<Burst> bursts, Evenness evenness) {
     /**
      * One burst.
      *
@@ -32,5 +33,10 @@ public record SheetExposure(double logPerSecond, List<Burst> bursts) {
     public SheetExposure {
         Check.finite("light", logPerSecond);
         bursts = List.copyOf(bursts);
+    }
+
+    /** Light that lies evenly. */
+    public SheetExposure(double logPerSecond, List<Burst> bursts) {
+        this(logPerSecond, bursts, Evenness.EVEN);
     }
 }

@@ -17,8 +17,9 @@ import keyslate.core.script.Phase;
  *
  * @param logPerSecond log10 light at the paper through clear film, per second (DRK-02)
  * @param bursts in order
+ * @param evenness how it lies over the picture
  */
-public record SheetLight(double logPerSecond, List<Burst> bursts) {
+public record SheetLight(double logPerSecond, List<Burst> bursts, Evenness evenness) {
     /**
      * Light of one kind on one reach.
      *
@@ -33,6 +34,16 @@ public record SheetLight(double logPerSecond, List<Burst> bursts) {
     public SheetLight {
         Check.finite("light", logPerSecond);
         bursts = List.copyOf(bursts);
+    }
+
+    /** Light that lies evenly. */
+    public SheetLight(double logPerSecond, List<Burst> bursts) {
+        this(logPerSecond, bursts, Evenness.EVEN);
+    }
+
+    /** The same light as it lies over the picture. */
+    public SheetLight lying(Evenness over) {
+        return new SheetLight(logPerSecond, bursts, over);
     }
 
     /** The light of a script as it was planned, lag allowed for. */

@@ -1,12 +1,14 @@
 package keyslate.core.darkroom;
 
 import java.util.SplittableRandom;
+import java.util.stream.IntStream;
 import keyslate.core.darkroom.EquipmentTruth.LensTruth;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.Length;
 import keyslate.core.quantity.Magnification;
 import keyslate.core.quantity.Stops;
+import keyslate.core.script.Part;
 import keyslate.core.size.Projection;
 import keyslate.core.size.ThinLens;
 
@@ -21,6 +23,8 @@ public final class StandInEquipment {
     private static final double RULER_MM = 0.25;
     /** Light lost in the corners of a board whose evenness nobody has measured, stops. */
     private static final double MOST_CORNER_LOSS = 0.4;
+
+    private static final int CORNERS = 4;
 
     private final double strengthLog10;
     private final double lagSeconds;
@@ -61,6 +65,15 @@ public final class StandInEquipment {
         double log = logPerSecond(mark, new Projection.Enlarged(m));
         double lost = cornerOf4 < 0 ? 0 : cornerLoss(cornerOf4);
         return new SimulatedMeter(reading).shows(LUX * Math.pow(10, log) * Math.pow(2, -lost));
+    }
+
+    /** How the light lies on its board; the corners clockwise from the upper left. */
+    public Evenness evenness(Part picture) {
+        return new Evenness(
+                IntStream.range(0, CORNERS)
+                        .mapToObj(corner -> Stops.of(-cornerLoss(corner)))
+                        .toList(),
+                picture);
     }
 
     private double cornerLoss(int corner) {

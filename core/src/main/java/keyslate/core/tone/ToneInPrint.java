@@ -53,7 +53,8 @@ public record ToneInPrint(double net, Optional<Stops> change) {
             wedge[i] = (2 * middle - i) * LOG_PER_STOP / STEPS_PER_STOP;
         }
         wedge[2 * middle + 1] = NO_LIGHT;
-        SheetLight raised = new SheetLight(light.logPerSecond() + REACH_STOPS * LOG_PER_STOP, light.bursts());
+        SheetLight raised =
+                new SheetLight(light.logPerSecond() + REACH_STOPS * LOG_PER_STOP, light.bursts(), light.evenness());
         Look look = model.look(spot.through(wedge), place, raised, offsets);
         double white = look.visualDensity(2 * middle + 1);
         double[] net = new double[2 * middle + 1];

@@ -26,11 +26,14 @@ public final class DecisionViews {
     /**
      * Marks on a strip, in patches from the first (0), halves between two: where the whites hold and the first true black, or on colour paper the
      * right density.
+     *
+     * @param dry whether the strip was dry as it was read; wet, as it comes, when left out
      */
     public record Marks(
             @Nullable Double whitesAt,
             @Nullable Double blacksAt,
-            @Nullable Double rightAt) {}
+            @Nullable Double rightAt,
+            @Nullable Boolean dry) {}
 
     /** How a cast was seen. */
     public enum CastWay {

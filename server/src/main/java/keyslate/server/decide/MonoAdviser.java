@@ -44,7 +44,7 @@ class MonoAdviser implements Adviser {
 
     @Override
     public Seen seen(Marks marks) {
-        return Seen.marks(marks.whitesAt(), marks.blacksAt());
+        return Seen.marks(marks.whitesAt(), marks.blacksAt(), marks.dry());
     }
 
     @Override
@@ -56,21 +56,24 @@ class MonoAdviser implements Adviser {
     public VerdictView reading(Hung strip, Marks marks) {
         StripReading reading = read(strip, marks);
         GradeFilter now = strip.before().light().toFilter();
-        ExposureTime carried = strip.carried(reading.whites());
+        DriesDown dries = DriesDown.of(strip, marks);
+        ExposureTime right = strip.carried(reading.whites());
+        ExposureTime carried = dries.allowed(right);
         List<String> rests = new ArrayList<>();
         rests.add("Whites hold at " + Show.seconds(reading.whites().inSeconds()) + ", your mark, ± "
                 + Show.stopsApart(reading.uncertainty()) + ".");
         rests.addAll(Readings.tones(strip));
-        if (Math.abs(carried.stopsFrom(reading.whites()).inStops()) > 0.01) {
-            rests.add("Carried to the size and opening that stand now: " + Show.seconds(carried.inSeconds()) + ".");
+        if (Math.abs(right.stopsFrom(reading.whites()).inStops()) > 0.01) {
+            rests.add("Carried to the size and opening that stand now: " + Show.seconds(right.inSeconds()) + ".");
         }
+        dries.say(right).ifPresent(rests::add);
         Words words = reading.outcome()
                 .map(outcome -> {
                     rests.add("First true black at "
                             + Show.seconds(reading.blacks().orElseThrow().inSeconds()) + ", your mark.");
                     rests.add("ISO range needed " + Math.round(outcome.neededRange())
                             + ", the model of a generic paper (CON-06).");
-                    return graded(outcome, now, strip.carried(outcome.time()));
+                    return graded(outcome, now, dries.allowed(strip.carried(outcome.time())));
                 })
                 .orElseGet(() -> timeOnly(strip, carried, now));
         return new VerdictView(
@@ -78,9 +81,9 @@ class MonoAdviser implements Adviser {
                 words.why(),
                 rests,
                 LightView.of(Light.filter(reading.filter())),
-                strip.carried(reading.time()).inSeconds(),
+                dries.allowed(strip.carried(reading.time())).inSeconds(),
                 carried.inSeconds(),
-                reading.uncertainty().inStops(),
+                dries.with(reading.uncertainty()).inStops(),
                 reading.check().map(Readings::check).orElse(null));
     }
 

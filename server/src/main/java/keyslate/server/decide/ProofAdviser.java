@@ -35,7 +35,7 @@ final class ProofAdviser implements Adviser {
 
     @Override
     public Seen seen(Marks marks) {
-        return Seen.marks(null, marks.blacksAt());
+        return Seen.marks(null, marks.blacksAt(), null);
     }
 
     @Override

@@ -91,6 +91,7 @@ public class Previews {
                 recipe.base().exposure().toString(),
                 recipe.local().toString(),
                 rig.crop().toString(),
+                rig.evenness().toString(),
                 Double.toString(rig.logPerSecond()),
                 Double.toString(rig.lag().inSeconds()),
                 rig.paper().id(),
@@ -117,7 +118,8 @@ public class Previews {
     }
 
     private static SheetLight light(Rig rig, boolean withLocalWork) {
-        return SheetLight.planned(rig.logPerSecond(), steps(rig, withLocalWork), rig.lag(), areas(rig.recipe()));
+        return SheetLight.planned(rig.logPerSecond(), steps(rig, withLocalWork), rig.lag(), areas(rig.recipe()))
+                .lying(rig.evenness());
     }
 
     private static List<ExposureStep> steps(Rig rig, boolean withLocalWork) {

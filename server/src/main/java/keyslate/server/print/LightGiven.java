@@ -24,7 +24,7 @@ final class LightGiven {
 
     /** What the lamp gave, phase by phase, less a lag for every time it went on. */
     static SheetLight of(ExposedSheet sheet, Rig rig, LampLag lag) {
-        return of(sheet, rig, lag, rig.logPerSecond());
+        return of(sheet, rig, lag, rig.logPerSecond()).lying(rig.evenness());
     }
 
     static SheetLight of(ExposedSheet sheet, Rig rig, LampLag lag, double logPerSecond) {

@@ -39,7 +39,11 @@ class SimulatedPaperProcess implements PaperProcess {
             Negative part = negative.cropped(view.left(), view.top(), view.width(), view.height());
             StandInEquipment real = SimulatedEquipment.of(rig.enlarger(), rig.lens());
             SheetLight light = LightGiven.of(
-                    sheet, rig, LampLag.ofSeconds(real.lagSeconds()), real.logPerSecond(rig.mark(), rig.projection()));
+                            sheet,
+                            rig,
+                            LampLag.ofSeconds(real.lagSeconds()),
+                            real.logPerSecond(rig.mark(), rig.projection()))
+                    .lying(real.evenness(rig.crop()));
             long box = SimulatedEquipment.seed(rig.paper().name() + rig.paper().batch());
             return medium.standIn().scan(part, rig.view(view), light, box, developerUsed(rig), light.hashCode());
         });

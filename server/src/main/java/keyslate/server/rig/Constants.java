@@ -31,6 +31,8 @@ public record Constants(List<StoodConstant> found) {
     /** A mark is never off by more, nor a corner darker. */
     private static final double MOST_OFFSET = 5;
 
+    private static final int CORNERS = 4;
+
     /** From where a paper's loss in long exposures counts (EXP-21). */
     private static final double RECIPROCITY_FROM_S = 1;
 
@@ -106,12 +108,15 @@ public record Constants(List<StoodConstant> found) {
             case RECIPROCITY -> new Reciprocity(number(c).figure(), RECIPROCITY_FROM_S);
             case SAFE_MINUTES, FOG_MINUTES, STRAY_MINUTES, COIN_MINUTES ->
                 Check.notNegative("safe time", number(c).figure(), "min");
-            case OPENINGS, EVENNESS -> {
-                Check.count("places", present(c, value.places()).size(), 1, 100);
-                value.places().forEach(p -> Check.within("offset", p.value(), -MOST_OFFSET, MOST_OFFSET, "stops"));
-            }
+            case OPENINGS -> checkPlaces(present(c, value.places()), 1, 100);
+            case EVENNESS -> checkPlaces(present(c, value.places()), CORNERS, CORNERS);
             case COLUMN -> scale(c);
         }
+    }
+
+    private static void checkPlaces(List<StoredConstant.Place> places, int least, int most) {
+        Check.count("places", places.size(), least, most);
+        places.forEach(p -> Check.within("offset", p.value(), -MOST_OFFSET, MOST_OFFSET, "stops"));
     }
 
     private static Known.Source source(StoodConstant c) {

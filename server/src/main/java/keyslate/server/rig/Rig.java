@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import keyslate.core.darkroom.EnlargerLight;
+import keyslate.core.darkroom.Evenness;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.exposure.LampLag;
 import keyslate.core.exposure.Reciprocity;
@@ -183,6 +184,12 @@ public record Rig(
     /** How much less light than its centre the darkest corner of the board has; none where it was not measured. */
     public Optional<Stops> darkestCorner() {
         return constants.corners(enlarger.id()).stream().min(Comparator.comparingDouble(Stops::inStops));
+    }
+
+    /** How the light lies over the picture as far as it was measured; else even. */
+    public Evenness evenness() {
+        List<Stops> corners = constants.corners(enlarger.id());
+        return corners.isEmpty() ? Evenness.EVEN : new Evenness(corners, crop());
     }
 
     /** What is engraved, taken at its word. */

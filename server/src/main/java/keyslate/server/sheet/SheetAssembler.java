@@ -140,6 +140,7 @@ public class SheetAssembler {
                 seen.densityStops(),
                 seen.darkerStops(),
                 seen.harderGrades(),
+                seen.dry(),
                 d.remark(),
                 d.headline(),
                 d.why(),

@@ -63,6 +63,7 @@ public final class SheetViews {
             @Nullable Double densityStops,
             @Nullable Double darkerStops,
             @Nullable Double harderGrades,
+            @Nullable Boolean dry,
             String remark,
             String headline,
             String why,

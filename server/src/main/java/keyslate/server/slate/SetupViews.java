@@ -3,6 +3,7 @@ package keyslate.server.slate;
 import java.util.List;
 import java.util.Locale;
 import keyslate.core.quantity.QuantityException;
+import keyslate.core.rescale.Known;
 import keyslate.core.size.Blades;
 import keyslate.core.size.Placement;
 import keyslate.core.size.PrintFit;
@@ -99,8 +100,15 @@ final class SetupViews {
                 lostMm < NOTHING_LOST_MM ? 0 : lostMm,
                 rig.lag().inSeconds(),
                 rig.knownLag().source().name().toLowerCase(Locale.ROOT),
+                driesDown(rig),
                 warnings,
                 start);
+    }
+
+    /** Colour is judged dry, and a proof by its black, which dries as it is. */
+    private static @Nullable Double driesDown(Rig rig) {
+        boolean judgedWet = rig.medium().choosesContrast() && !rig.subject().isProof();
+        return judgedWet ? rig.dryDown().map(Known::figure).orElse(null) : null;
     }
 
     private static BladesView blades(Blades b) {

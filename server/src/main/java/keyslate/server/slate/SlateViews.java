@@ -143,6 +143,7 @@ public final class SlateViews {
      * @param sizedReading what was read, mm
      * @param projection ENLARGED, or in contact from LENS or LAMP
      * @param columnReading what the column's own scale shows, in contact; empty where it was not read
+     * @param driesDownPercent by how much of its time the paper dries darker; left out where nobody tried it
      * @param lensToPaperMm lens or bare lamp to paper
      * @param filmToLensMm left out in contact: the carrier is empty
      */
@@ -187,6 +188,7 @@ public final class SlateViews {
             double lostMm,
             double lagSeconds,
             String lagSource,
+            @Nullable Double driesDownPercent,
             List<String> warnings,
             StartingTime.@Nullable Proposal startingTime) {}
 
