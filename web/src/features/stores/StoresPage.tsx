@@ -5,7 +5,9 @@ import { Wordmark } from "../../app/Wordmark";
 import { type Stores, preferUnits, retire, useStoresChange } from "../../shared/api/stores";
 import { useStores } from "../../shared/api/slate";
 import { Ways } from "../../shared/ui/Choice";
+import { QuantityField } from "../../shared/ui/QuantityField";
 import { Verdict } from "../../shared/ui/Verdict";
+import { seconds } from "../../shared/units/format";
 import { type ShelfOf, type Thing, shelvesOf } from "./shelves";
 import { ThingDrawing } from "./ThingDrawing";
 import { NewThing, ThingPanel } from "./ThingPanel";
@@ -66,6 +68,22 @@ function About(props: { stores: Stores }) {
         ways={TEMPERATURES}
         onChange={(temperature) => prefer.mutate({ temperature })}
       />
+      <div className="field-row">
+        <QuantityField
+          label="Workable times from"
+          shown={seconds(stores.units.shortestSeconds ?? 0)}
+          unit="s"
+          error={prefer.error?.at("/shortestSeconds")}
+          onCommit={(c) => prefer.mutateAsync({ shortestSeconds: c.value })}
+        />
+        <QuantityField
+          label="to"
+          shown={seconds(stores.units.longestSeconds ?? 0)}
+          unit="s"
+          error={prefer.error?.at("/longestSeconds")}
+          onCommit={(c) => prefer.mutateAsync({ longestSeconds: c.value })}
+        />
+      </div>
     </>
   );
 }

@@ -39,5 +39,7 @@ const DRAWN: Record<Drawing, (full?: number) => React.ReactNode> = {
       <path d="M30 20h58M30 64h58M88 20q12 0 12 22t-12 22M12 42h8" />
     </>
   ),
+  room: () => <path d="M22 20h80v54H22zM62 74V34h24v40M80 54v4M30 30h22v14H30zM30 37h22M41 30v14" />,
+  screen: () => <path d="M24 18h72v44H24zM30 24h60v32H30zM52 62v10M68 62v10M42 72h36" />,
   light: () => <path d="M60 6v14M42 20h36l10 24H32zM48 52v10M60 50v18M72 52v10" />,
 };

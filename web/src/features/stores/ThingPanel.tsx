@@ -7,10 +7,18 @@ import { parseQuantity } from "../../shared/units/parse";
 import { TextField } from "../../shared/ui/TextField";
 import type { ShelfOf, Thing } from "./shelves";
 import { ThingForm } from "./ThingForm";
-import { testOf } from "./tests";
+import { OWN_TESTS, testOf } from "./tests";
 
 /** Constants that may be said without a test, and in which unit. */
-const ENTERED: Record<string, string> = { LAG: "s", DRY_DOWN: "%", SAFE_MINUTES: "min" };
+const ENTERED: Record<string, string> = {
+  LAG: "s",
+  DRY_DOWN: "%",
+  SAFE_MINUTES: "min",
+  FOG_MINUTES: "min",
+  STRAY_MINUTES: "min",
+  COIN_MINUTES: "min",
+  RECIPROCITY: "",
+};
 
 /** The chosen thing: what is known of it and from what, what can be measured, and its facts. */
 export function ThingPanel(props: { stores: Stores; shelf: ShelfOf; thing: Thing }) {
@@ -164,6 +172,7 @@ function ConstantLine(props: { stores: Stores; shelf: ShelfOf; thing: Thing; con
       </p>
       {typing && unit !== undefined && (
         <EnterValue
+          steps={OWN_TESTS[constant.name] ?? []}
           unit={unit}
           saving={enter.isPending}
           error={enter.error?.at("/value") ?? enter.error?.message}
@@ -180,6 +189,7 @@ function ConstantLine(props: { stores: Stores; shelf: ShelfOf; thing: Thing; con
 }
 
 function EnterValue(props: {
+  steps: readonly string[];
   unit: string;
   saving: boolean;
   error: string | undefined;
@@ -194,26 +204,35 @@ function EnterValue(props: {
     if (parsed.kind !== "error") props.onEnter(parsed.value, remark);
   };
   return (
-    <form
-      className="field-row"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
-        enter();
-      }}
-    >
-      <TextField
-        label="Value"
-        unit={props.unit}
-        value={text}
-        error={unread ?? props.error}
-        onChange={setText}
-      />
-      <TextField label="From what" longest={400} value={remark} onChange={setRemark} />
-      <Button htmlType="submit" loading={props.saving}>
-        Keep it
-      </Button>
-    </form>
+    <>
+      {props.steps.length > 0 && (
+        <ol className="own-test">
+          {props.steps.map((step) => (
+            <li key={step}>{step}</li>
+          ))}
+        </ol>
+      )}
+      <form
+        className="field-row"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          enter();
+        }}
+      >
+        <TextField
+          label="Value"
+          unit={props.unit}
+          value={text}
+          error={unread ?? props.error}
+          onChange={setText}
+        />
+        <TextField label="From what" longest={400} value={remark} onChange={setRemark} />
+        <Button htmlType="submit" loading={props.saving}>
+          Keep it
+        </Button>
+      </form>
+    </>
   );
 }
 

@@ -24,7 +24,8 @@ export interface Thing {
   constants: readonly Schemas["ConstantView"][];
 }
 
-export type Drawing = "enlarger" | "lens" | "paper" | "easel" | "carrier" | "filters" | "drum" | "light";
+export type Drawing =
+  "enlarger" | "lens" | "paper" | "easel" | "carrier" | "filters" | "drum" | "light" | "room" | "screen";
 
 export interface ShelfOf {
   key: string;
@@ -204,6 +205,8 @@ export function shelvesOf(stores: Stores): ShelfOf[] {
         { name: "surface", label: "Surface", as: "text", more: true },
         { name: "sheetsInBox", label: "Sheets in a full box", as: "number", more: true },
         { name: "reserveSheets", label: "Kept as a reserve", as: "number", more: true },
+        { name: "openedOn", label: "Opened on, year-month-day", as: "text", more: true },
+        { name: "sheetPrice", label: "Price of a sheet, in your money", as: "number", more: true },
       ],
       things: (s) =>
         s.papers.map((p) => ({
@@ -249,5 +252,7 @@ export function shelvesOf(stores: Stores): ShelfOf[] {
     shelf("VIEWING_LIGHT", "Lights to judge by", "light", "light", [
       { name: "kelvin", label: "Colour temperature", as: "number", unit: "K" },
     ]),
+    shelf("ROOM", "The darkroom", "room", "room", []),
+    shelf("SCREEN", "Screens in the room", "screen", "screen", []),
   ];
 }

@@ -214,6 +214,30 @@ function openings(marks: readonly number[]): Test {
   };
 }
 
+/** How a test of the user's own is made; its minutes are then entered. Two steps apart in time tell the limit, not the guess. */
+export const OWN_TESTS: Record<string, readonly string[]> = {
+  SAFE_MINUTES: [
+    "Under the enlarger give a scrap the light of a pale grey, all over: bare paper hides a weak fog.",
+    "Lay it where sheets lie, a card over half, lamps as always. Uncover some more every two minutes.",
+    "Develop as always. The longest time with no edge to be seen, halved, is the limit.",
+  ],
+  FOG_MINUTES: [
+    "All lights out, screens and standby lamps covered. Wait five minutes and look for leaks.",
+    "Lay out a scrap with a coin on it, for colour on its own paper. Uncover some more every two minutes.",
+    "Develop as always. The longest time with no edge to be seen is the limit.",
+  ],
+  STRAY_MINUTES: [
+    "Lens capped or stopped by a card, negative in, lamp on, paper on the board with a coin on it.",
+    "Leave the lamp on for some minutes, then develop.",
+    "The longest time with no mark of the coin is the limit; a mark says where light leaks from the head.",
+  ],
+  COIN_MINUTES: [
+    "This very screen at its place, dark as it is in a run; colour paper where it is handled, a coin on it.",
+    "Wait as long as the longest run, then develop.",
+    "The longest time with no mark of the coin is the limit. Before such a test no screen is called safe.",
+  ],
+};
+
 /** The test of a constant; none for one that is not measured with meter and clock. */
 export function testOf(
   name: string,

@@ -185,7 +185,9 @@ public class BenchService {
                 0,
                 false,
                 null,
-                "");
+                "",
+                "",
+                null);
     }
 
     private static BathView view(Bath b) {

@@ -43,7 +43,9 @@ final class PracticeStores {
                 5,
                 true,
                 "0/47/52",
-                "gloss"));
+                "gloss",
+                "",
+                null));
         stores.add(new Bath(Ids.fresh(), 1, Monochrome.ID, "Developer 1 + 9", mixed, 1.5, 0.31));
         stores.add(new Bath(Ids.fresh(), 2, Monochrome.ID, "Stop 1 + 19", mixed, 3.75, 0.21));
         stores.add(new Bath(Ids.fresh(), 3, Monochrome.ID, "Fixer 1 + 4", mixed, 2.0, 1.26));
@@ -67,6 +69,20 @@ final class PracticeStores {
             double left,
             int reserve) {
         return new Paper(
-                Ids.fresh(), name, Monochrome.ID, base, widthMm, heightMm, batch, box, left, reserve, true, null, "");
+                Ids.fresh(),
+                name,
+                Monochrome.ID,
+                base,
+                widthMm,
+                heightMm,
+                batch,
+                box,
+                left,
+                reserve,
+                true,
+                null,
+                "",
+                "",
+                null);
     }
 }

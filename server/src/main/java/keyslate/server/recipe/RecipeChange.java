@@ -73,7 +73,10 @@ public record RecipeChange(
     /**
      * The white that each blade leaves on the sheet as it lies; left out stays.
      *
-     * @param leftMm 0 to 500; {@code topMm}, {@code rightMm} and {@code bottomMm} alike
+     * @param leftMm 0 to 500
+     * @param topMm 0 to 500
+     * @param rightMm 0 to 500
+     * @param bottomMm 0 to 500
      */
     public record BladesChange(
             @Nullable Double leftMm,

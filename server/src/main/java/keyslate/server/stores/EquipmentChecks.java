@@ -1,5 +1,7 @@
 package keyslate.server.stores;
 
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import java.util.Arrays;
 import java.util.stream.Collectors;
 import keyslate.core.exposure.ApertureMark;
@@ -29,6 +31,7 @@ final class EquipmentChecks {
     private static final double USUAL_LAG_SECONDS = 0.1;
     private static final double USUAL_COLUMN_MM = 800;
     private static final int USUAL_BOX = 100;
+    private static final double HIGHEST_PRICE = 100_000;
     private static final double LEAST_SHEET_MM = 20;
     private static final double MOST_SHEET_MM = 2000;
     private static final int MOST_SHEETS = 100_000;
@@ -170,7 +173,27 @@ final class EquipmentChecks {
                 before == null ? null : before.startLight(),
                 asked.surface() == null
                         ? before == null ? "" : before.surface()
-                        : Texts.checked(errors, "/surface", asked.surface(), 0, LONGEST_SURFACE));
+                        : Texts.checked(errors, "/surface", asked.surface(), 0, LONGEST_SURFACE),
+                asked.openedOn() == null
+                        ? before == null ? "" : before.openedOn()
+                        : day(errors, "/openedOn", asked.openedOn()),
+                asked.sheetPrice() == null
+                        ? before == null ? null : before.sheetPrice()
+                        : errors.check(
+                                "/sheetPrice",
+                                0.0,
+                                () -> Check.within("price", asked.sheetPrice(), 0, HIGHEST_PRICE, "")));
+    }
+
+    /** A day as it is written on a box; "" where it was taken back. */
+    private static String day(FieldErrors errors, String pointer, String given) {
+        String day = given.strip();
+        try {
+            return day.isEmpty() ? "" : LocalDate.parse(day).toString();
+        } catch (DateTimeParseException e) {
+            errors.add(pointer, "E_SHAPE", "Give the day as year-month-day, such as 2026-11-27.");
+            return "";
+        }
     }
 
     /** What paper is made of. */

@@ -344,6 +344,8 @@ public class StoresService {
                 p.reserveSheets(),
                 p.counted(),
                 p.surface() == null ? "" : p.surface(),
+                p.openedOn() == null ? "" : p.openedOn(),
+                p.sheetPrice(),
                 p.startLight(),
                 pieces.stream()
                         .map(s -> new PiecesView(s.longMm(), s.shortMm(), s.pieces()))

@@ -67,6 +67,8 @@ public final class StoresViews {
      *
      * @param counted whether its owner counted the sheets; else the numbers mean nothing
      * @param surface in words, empty where nobody said
+     * @param openedOn the day the box was opened, empty where nobody said
+     * @param sheetPrice of a whole sheet in the user's own money; left out where nobody said
      * @param startLight what its owner begins with; left out where a plain default does
      * @param pieces that were cut and lie in the box
      * @param constants what is known of it
@@ -84,6 +86,8 @@ public final class StoresViews {
             int reserveSheets,
             boolean counted,
             String surface,
+            String openedOn,
+            @Nullable Double sheetPrice,
             @Nullable String startLight,
             List<PiecesView> pieces,
             List<ConstantView> constants) {}
@@ -94,7 +98,7 @@ public final class StoresViews {
     /**
      * Another thing.
      *
-     * @param kind EASEL, CARRIER, FILTER_SET, VIEWING_KIT, DRUM, MACHINE, VIEWING_LIGHT or SAFELIGHT
+     * @param kind EASEL, CARRIER, FILTER_SET, VIEWING_KIT, DRUM, MACHINE, VIEWING_LIGHT, SAFELIGHT, ROOM or SCREEN
      * @param facts what a computation uses of it
      * @param says its facts in words
      * @param constants what is known of it
@@ -208,6 +212,8 @@ public final class StoresViews {
      * A box of paper to be added or changed; counted once {@code sheetsLeft} is given.
      *
      * @param surface in words
+     * @param openedOn the day the box was opened, as year-month-day
+     * @param sheetPrice of a whole sheet in the user's own money, 0 to 100 000
      */
     public record PaperAsked(
             @Nullable String name,
@@ -219,7 +225,9 @@ public final class StoresViews {
             @Nullable Double shortMm,
             @Nullable Integer sheetsInBox,
             @Nullable Double sheetsLeft,
-            @Nullable Integer reserveSheets) {}
+            @Nullable Integer reserveSheets,
+            @Nullable String openedOn,
+            @Nullable Double sheetPrice) {}
 
     /**
      * Another thing to be added or changed; its kind stays.

@@ -79,6 +79,8 @@ final class FileEquipment {
                 p.reserveSheets(),
                 !Boolean.FALSE.equals(p.counted()),
                 p.startLight(),
-                p.surface() == null ? "" : p.surface());
+                p.surface() == null ? "" : p.surface(),
+                "",
+                null);
     }
 }

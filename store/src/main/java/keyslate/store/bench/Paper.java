@@ -11,6 +11,8 @@ package keyslate.store.bench;
  * @param counted whether its owner counted the sheets; else the numbers mean nothing and are not shown
  * @param startLight what its owner begins with, such as "0/52/47"; null = a plain default
  * @param surface in words, "" where nobody said; null in what stood before it was asked
+ * @param openedOn the day the box was opened, such as 2026-11-27; "" or null where nobody said
+ * @param sheetPrice of a whole sheet, in the user's own money; null where nobody said
  */
 public record Paper(
         String id,
@@ -25,4 +27,6 @@ public record Paper(
         int reserveSheets,
         boolean counted,
         String startLight,
-        String surface) {}
+        String surface,
+        String openedOn,
+        Double sheetPrice) {}
