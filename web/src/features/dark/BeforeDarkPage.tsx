@@ -4,6 +4,7 @@ import { useNavigate, useParams } from "react-router";
 import { useSlateContext } from "../../app/SlateFrame";
 import type { SlateView } from "../../shared/api/client";
 import { scriptOf, stationOf } from "../../shared/expose/planned";
+import { FocusLine } from "../../shared/expose/FocusLine";
 import { useBeginSheet } from "../../shared/expose/useBeginSheet";
 import { useKeys } from "../../shared/keys/keys";
 import { prepare, play, speak } from "../../shared/sound/player";
@@ -53,6 +54,7 @@ export function BeforeDarkPage() {
         <h2>Before the dark</h2>
         <Changed slate={slate} />
         <List slate={slate} script={script} />
+        <FocusLine slate={slate} />
         <Verdict
           headline={`${seconds(total)} s of light, black until the drum is closed.`}
           why="A black screen is no proof of darkness: cover it. Rehearse once, with waste paper."

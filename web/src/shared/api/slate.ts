@@ -91,6 +91,13 @@ export function quietly(change: Promise<unknown>): void {
   change.catch(() => undefined);
 }
 
+/** Focus and frame were looked at as they stand. */
+export function useFocusCheck(id: string): SlateChange<"looked"> {
+  return useSlateChange<"looked">(id, (_looked, version) =>
+    unwrap(api.POST("/api/slates/{id}/focus-check", { params: { path: { id } }, body: { version } })),
+  );
+}
+
 export function useUndo(id: string): SlateChange<"undo" | "redo"> {
   return useSlateChange<"undo" | "redo">(id, (which, version) =>
     which === "undo"

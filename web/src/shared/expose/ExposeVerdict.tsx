@@ -3,6 +3,7 @@ import { useNavigate } from "react-router";
 import type { SlateView } from "../api/client";
 import { useKeys } from "../keys/keys";
 import { enterRoom, roomOf } from "../room/room";
+import { FocusLine } from "./FocusLine";
 import { Verdict } from "../ui/Verdict";
 import { useBeginSheet } from "./useBeginSheet";
 
@@ -50,19 +51,28 @@ export function ExposeVerdict(props: {
     );
   }
   return (
-    <Verdict
-      headline={problem ?? props.headline}
-      why={problem ? props.mend : props.why}
-      error={begin.error ? (begin.error.at("/kind") ?? begin.error.message) : undefined}
-    >
-      <Button type="primary" className="on-dark" disabled={!possible} loading={begin.isPending} onClick={go}>
-        {black ? "Before the dark" : `Expose ${props.name}`} <kbd>E</kbd>
-      </Button>
-      {!black && problem === undefined && (
-        <Button className="on-dark-quiet" onClick={rehearse}>
-          Rehearse
+    <>
+      {!black && <FocusLine slate={slate} />}
+      <Verdict
+        headline={problem ?? props.headline}
+        why={problem ? props.mend : props.why}
+        error={begin.error ? (begin.error.at("/kind") ?? begin.error.message) : undefined}
+      >
+        <Button
+          type="primary"
+          className="on-dark"
+          disabled={!possible}
+          loading={begin.isPending}
+          onClick={go}
+        >
+          {black ? "Before the dark" : `Expose ${props.name}`} <kbd>E</kbd>
         </Button>
-      )}
-    </Verdict>
+        {!black && problem === undefined && (
+          <Button className="on-dark-quiet" onClick={rehearse}>
+            Rehearse
+          </Button>
+        )}
+      </Verdict>
+    </>
   );
 }

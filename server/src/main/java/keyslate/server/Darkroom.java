@@ -10,6 +10,7 @@ import keyslate.store.bench.StoresRepository;
 import keyslate.store.negative.FrameSearch;
 import keyslate.store.negative.PictureRepository;
 import keyslate.store.negative.RollRepository;
+import keyslate.store.slate.FocusRepository;
 import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.SheetRepository;
 import keyslate.store.slate.SlateRepository;
@@ -58,6 +59,11 @@ public class Darkroom {
     @Bean
     ConstantRepository constantRepository(Database database) {
         return new ConstantRepository(database);
+    }
+
+    @Bean
+    FocusRepository focusRepository(Database database) {
+        return new FocusRepository(database);
     }
 
     @Bean

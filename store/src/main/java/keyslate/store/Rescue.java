@@ -49,7 +49,8 @@ final class Rescue {
             "thing",
             "constant",
             "preference",
-            "piece_stock");
+            "piece_stock",
+            "focus_check");
 
     /** What is done until the rest fits together; a placeholder stands for a roll, a frame or the head of a slate that is gone. */
     private static final List<String> MENDS = List.of(
@@ -85,6 +86,7 @@ final class Rescue {
             "DELETE FROM sheet WHERE slate_id NOT IN (SELECT id FROM slate) OR recipe_id NOT IN (SELECT id FROM recipe)"
                     + " OR id NOT IN (SELECT sheet_id FROM piece) OR NOT EXISTS (SELECT 1 FROM step WHERE sheet_id = sheet.id)"
                     + " OR (SELECT count(*) <> max(place) FROM step WHERE sheet_id = sheet.id)",
+            "DELETE FROM focus_check WHERE recipe_id NOT IN (SELECT id FROM recipe) OR enlarger_id NOT IN (SELECT id FROM enlarger)",
             "UPDATE slate SET accepted_sheet_id = NULL WHERE accepted_sheet_id NOT IN (SELECT id FROM sheet)",
             "DELETE FROM scan WHERE picture_id NOT IN (SELECT id FROM picture)",
             "DELETE FROM base_part WHERE recipe_id NOT IN (SELECT id FROM recipe)",

@@ -12,11 +12,12 @@ ALTER TABLE recipe ADD COLUMN sized_reading REAL CHECK ((sized_reading IS NULL) 
 CREATE TABLE focus_check (
   id INTEGER PRIMARY KEY,
   enlarger_id TEXT NOT NULL REFERENCES enlarger (id),
-  slate_id TEXT NOT NULL REFERENCES slate (id),
-  recipe_id TEXT NOT NULL REFERENCES recipe (id),
+  recipe_id TEXT NOT NULL REFERENCES recipe (id) ON DELETE CASCADE,
   checked_at TEXT NOT NULL
 ) STRICT;
 CREATE INDEX focus_check_of ON focus_check (enlarger_id, checked_at);
+CREATE INDEX focus_check_recipe ON focus_check (recipe_id);
+CREATE INDEX sheet_begun ON sheet (begun_at);
 
 ALTER TABLE paper ADD COLUMN opened_on TEXT NOT NULL DEFAULT '' CHECK (length(opened_on) <= 10);
 -- Of a whole sheet, in the user's own money; null where nobody said.

@@ -119,6 +119,14 @@ class ConstraintsTest extends StoreTest {
             recipe,border_mm,-1.0
             recipe,fit,STRETCHED
             recipe,crop_place,1.1
+            recipe,crop_down,1.1
+            recipe,overfill_percent,51.0
+            recipe,blades,nothing
+            recipe,sized_times,0.0
+            recipe,sized_by,EAR
+            focus_check,enlarger_id,none
+            focus_check,recipe_id,none
+            paper,sheet_price,-0.1
             recipe,base_source,heard
             recipe,contact,SUN
             recipe,contact_mm,49.0
@@ -197,6 +205,7 @@ class ConstraintsTest extends StoreTest {
             Map.entry("frame_notes,reader,", 80),
             Map.entry("constant,remark,", 400),
             Map.entry("paper,surface,", 40),
+            Map.entry("paper,opened_on,", 10),
             Map.entry("sheet,note,", 400),
             Map.entry("decision,remark,", 400));
 
@@ -316,6 +325,7 @@ class ConstraintsTest extends StoreTest {
                 database().inTransaction(() -> Samples.insert(database(), "picture", Map.of("id", "other")));
                 keys.put("picture_id", "other");
             }
+            case "focus_check" -> keys.put("id", ++others + 1);
             case "preference" -> keys.put("name", "TEMPERATURE");
             case "piece_stock" -> keys.put("long_mm", 250.0);
             case "roll_history" -> {

@@ -18,6 +18,7 @@ final class Samples {
                 .putAll(of("marks_per_stop", 2, "covers_mm", 80.0));
         row("paper", "id", "p", "name", "Pearl", "kind", "MONOCHROME", "base", "RC", "width_mm", 203.0)
                 .putAll(of("height_mm", 254.0, "batch", "box 3", "sheets_in_box", 100, "sheets_left", 34.5));
+        ROWS.get("paper").putAll(of("opened_on", "2026-01-02", "sheet_price", 0.9));
         ROWS.get("paper").putAll(of("reserve_sheets", 5, "start_light", null));
         row("bath", "id", "b", "place", 1, "process", "MONOCHROME", "name", "Developer", "mixed_at", NOW)
                 .putAll(of("capacity_m2", 2.0, "used_m2", 0.5));
@@ -70,6 +71,9 @@ final class Samples {
         ROWS.get("recipe").putAll(of("crop_place", 0.5, "base_source", "default", "base_because", "plain"));
         ROWS.get("recipe").putAll(of("local_way", "ONE_EXPOSURE", "test", "{}"));
         ROWS.get("recipe").putAll(of("contact", "LENS", "contact_mm", 600.0, "column_reading", "34.5"));
+        ROWS.get("recipe").putAll(of("crop_down", 0.4, "overfill_percent", 2.0, "blades", "[4, 5, 6, 7]"));
+        ROWS.get("recipe").putAll(of("sized_times", 4.2, "sized_by", "COLUMN", "sized_reading", 318.0));
+        row("focus_check", "id", 1, "enlarger_id", "e", "recipe_id", "c", "checked_at", NOW);
         row("base_part", "recipe_id", "c", "place", 1, "light", "grade 2½", "seconds", 10.0);
         row("area", "recipe_id", "c", "place", 1, "area_key", "a", "name", "Sky", "shape", "{}")
                 .putAll(of("soft_edge", 0.1, "change_stops", 0.5, "light", "grade 2", "tool", "card edge"));

@@ -35,6 +35,7 @@ class SlateCopiesTest extends StoreTest {
             "backup_plan",
             "thing",
             "constant",
+            "focus_check",
             "preference",
             "piece_stock"
         }) {

@@ -34,9 +34,11 @@ class Geometry {
     private static final double SOFT_WITHIN_STOPS_OF_OPEN = 0.9;
 
     private final StoresRepository stores;
+    private final FocusWatch focus;
 
-    Geometry(StoresRepository stores) {
+    Geometry(StoresRepository stores, FocusWatch focus) {
         this.stores = stores;
+        this.focus = focus;
     }
 
     GeometryView view(Rig rig) {
@@ -51,7 +53,8 @@ class Geometry {
                 blur(rig, rig.mark()),
                 rig.byBareLamp() ? List.of() : pairs(rig, window),
                 new WindowView(window.shortest().inSeconds(), window.longest().inSeconds(), window.own()),
-                holders(rig, Holders.of(stores)));
+                holders(rig, Holders.of(stores)),
+                focus.moved(rig));
     }
 
     /** ", the column reads 318 mm"; empty where it was not read against sizes with this lens. */

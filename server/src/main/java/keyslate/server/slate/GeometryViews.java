@@ -18,6 +18,7 @@ public final class GeometryViews {
      * @param pairs openings with their times, from wide open on; none by a bare lamp
      * @param window what one likes to work with
      * @param holders which carrier and easel take it, in words
+     * @param movedSinceLook what may have moved since focus and frame were last looked at, in words; empty where nothing did
      */
     public record GeometryView(
             @Nullable Double columnReads,
@@ -27,7 +28,8 @@ public final class GeometryViews {
             double blurMm,
             List<PairView> pairs,
             WindowView window,
-            List<String> holders) {}
+            List<String> holders,
+            List<String> movedSinceLook) {}
 
     /**
      * An opening and its time.

@@ -54,6 +54,12 @@ class SlateController {
         return service.startingTime(id, luxBefore, luxNow);
     }
 
+    /** Focus and frame were looked at on the enlarger as it stands; changes nothing of the recipe. */
+    @PostMapping("/{id}/focus-check")
+    StandingView focusCheck(@PathVariable String id, @RequestBody AtVersion at) {
+        return service.focusChecked(id, at.version());
+    }
+
     /** Takes the last change back. */
     @PostMapping("/{id}/undo")
     StandingView undo(@PathVariable String id, @RequestBody AtVersion at) {

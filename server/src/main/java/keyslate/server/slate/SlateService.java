@@ -45,6 +45,7 @@ public class SlateService {
     private final SlateAssembler assembler;
     private final StartingTime startingTimes;
     private final Rigs rigs;
+    private final FocusWatch focus;
     private final Clock clock;
     private final boolean practice;
 
@@ -59,6 +60,7 @@ public class SlateService {
             SlateAssembler assembler,
             StartingTime startingTimes,
             Rigs rigs,
+            FocusWatch focus,
             Clock clock,
             @Value("${keyslate.practice:false}") boolean practice) {
         this.database = database;
@@ -71,6 +73,7 @@ public class SlateService {
         this.assembler = assembler;
         this.startingTimes = startingTimes;
         this.rigs = rigs;
+        this.focus = focus;
         this.clock = clock;
         this.practice = practice;
     }
@@ -156,6 +159,14 @@ public class SlateService {
                 (slate, subject) -> editor.edit(recipes.get(slate.recipeId()), subject, change)
                         .map(next -> stand(slate, next))
                         .orElse(slate));
+    }
+
+    /** Focus and frame were looked at as they stand; the slate itself does not change. */
+    StandingView focusChecked(String id, long version) {
+        return change(id, version, (slate, subject) -> {
+            focus.looked(rigs.of(recipes.get(slate.recipeId()), subject));
+            return slate;
+        });
     }
 
     public StandingView undo(String id, long version) {

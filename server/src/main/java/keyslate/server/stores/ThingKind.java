@@ -26,7 +26,8 @@ enum ThingKind {
 
     private static final double LEAST_MM = 5;
     private static final double MOST_MM = 3000;
-    private static final List<String> PLACES = List.of("ABOVE_NEGATIVE", "BELOW_LENS", "HEAD");
+    private static final List<String> PLACES =
+            List.of(FilterPlaces.ABOVE_NEGATIVE, FilterPlaces.BELOW_LENS, FilterPlaces.HEAD);
     private static final List<String> FEEDS = List.of("LONG", "SHORT");
     private static final int LONGEST_WORDS = 80;
 
@@ -124,8 +125,8 @@ enum ThingKind {
 
     private static String placeWords(String place) {
         return switch (place) {
-            case "ABOVE_NEGATIVE" -> "above the negative";
-            case "BELOW_LENS" -> "below the lens";
+            case FilterPlaces.ABOVE_NEGATIVE -> "above the negative";
+            case FilterPlaces.BELOW_LENS -> "below the lens";
             default -> "in the head";
         };
     }
