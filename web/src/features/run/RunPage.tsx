@@ -3,6 +3,7 @@ import { useNavigate, useParams } from "react-router";
 import type { RunView } from "../../shared/api/client";
 import { useKeys } from "../../shared/keys/keys";
 import { type Room, enterRoom, roomNow, roomOf, useRoom } from "../../shared/room/room";
+import { giveScreenBack, takeWholeScreen } from "../../shared/room/wholeScreen";
 import { isAudible, prepare, sound, speak } from "../../shared/sound/player";
 import { SAID, vocabulary } from "../../shared/sound/words";
 import { BigDial } from "./BigDial";
@@ -12,7 +13,7 @@ import { RunWords } from "./RunWords";
 import { type Next, isBoxed, labelOf, nextOf, paperIsOut } from "./next";
 import { useElapsed } from "./useElapsed";
 import { useFirstKey } from "./useFirstKey";
-import { takeWholeScreen, useFullScreen } from "./useFullScreen";
+import { useFullScreen } from "./useFullScreen";
 import { useGlance } from "./useGlance";
 import { useEndRun, useHappened, useIsAsking, useLamp, useRun } from "./useRun";
 import { useRunSounds } from "./useRunSounds";
@@ -69,7 +70,7 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
   const leave = (station: string, white: boolean) => {
     if (white) enterRoom("white");
     else if (room === "blackout") enterRoom("safelight");
-    if (document.fullscreenElement) void document.exitFullscreen();
+    giveScreenBack();
     void navigate(`/slates/${run.slateId}/${station}${white ? `?sheet=${run.sheetId}` : ""}`);
   };
   // The wet steps may be skipped where white light is the printer's own business; never while paper lies in the dark.

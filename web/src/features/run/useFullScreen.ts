@@ -2,16 +2,10 @@ import { useEffect } from "react";
 import type { RunView } from "../../shared/api/client";
 import type { Keys } from "../../shared/keys/keys";
 import { roomNow, roomOf } from "../../shared/room/room";
+import { takeWholeScreen } from "../../shared/room/wholeScreen";
 import { sound, speak } from "../../shared/sound/player";
 import { SAID } from "../../shared/sound/words";
 import { isBoxed, paperIsOut } from "./next";
-
-/** Asked for by a key, as browsers want it. */
-export function takeWholeScreen(): void {
-  if (!document.fullscreenElement) {
-    void document.documentElement.requestFullscreen().catch(() => sound("mistake"));
-  }
-}
 
 /**
  * While colour paper is out the page stands on the whole screen, since the browser's own bars obey no room. Leaving it, by

@@ -9,8 +9,12 @@ import { useStores } from "../../shared/api/slate";
 import type { Stores } from "../../shared/api/stores";
 import { TextField } from "../../shared/ui/TextField";
 import { Verdict } from "../../shared/ui/Verdict";
-import { number } from "../../shared/units/format";
+import { length } from "../../shared/units/length";
 import { parseQuantity } from "../../shared/units/parse";
+import { roomOf } from "../../shared/room/room";
+import { takeWholeScreen } from "../../shared/room/wholeScreen";
+import { openAudio } from "../../shared/sound/player";
+import { CutAloud } from "./CutAloud";
 import { type Texts, read } from "./form";
 import type { Fact } from "./shelves";
 
@@ -31,13 +35,11 @@ export function CutPage() {
   const stores = useStores();
   if (stores.error) throw stores.error;
   const paper = stores.data?.papers.find((p) => p.id === id);
-  return (
+  return stores.data && paper ? (
+    <Cutting key={paper.id} paper={paper} unit={stores.data.units.length ?? "cm"} />
+  ) : (
     <PlaceFrame className="stores">
-      {stores.data && paper ? (
-        <Cutting key={paper.id} paper={paper} unit={stores.data.units.length ?? "cm"} />
-      ) : (
-        <main className="frame-main rolls-main">{stores.data && <p>This box is on no shelf.</p>}</main>
-      )}
+      <main className="frame-main rolls-main">{stores.data && <p>This box is on no shelf.</p>}</main>
     </PlaceFrame>
   );
 }
@@ -46,13 +48,21 @@ function Cutting(props: { paper: Stores["papers"][number]; unit: string }) {
   const { paper, unit } = props;
   const navigate = useNavigate();
   const client = useQueryClient();
-  const [rows, setRows] = useState<Texts[]>([{ name: "strip", longMm: "", shortMm: "", count: "4" }]);
+  const [rows, wantRows] = useState<Texts[]>([{ name: "strip", longMm: "", shortMm: "", count: "4" }]);
   const [sheets, setSheets] = useState("1");
+  const [first, setFirst] = useState<number>();
+  // Another wish is another plan: what was cut first belonged to the one before.
+  const setRows = (wanted: Texts[]) => {
+    wantRows(wanted);
+    setFirst(undefined);
+  };
+  const [aloud, setAloud] = useState(false);
   const sheetsRead = parseQuantity(sheets);
   const asked: CuttingAsked = {
     paperId: paper.id,
     sheets: sheetsRead.kind === "error" ? 1 : sheetsRead.value,
     wanted: rows.map((row) => read(FACTS, row, unit, true).body),
+    ...(first !== undefined && { firstMm: first }),
   };
   const complete =
     sheetsRead.kind !== "error" &&
@@ -69,7 +79,11 @@ function Cutting(props: { paper: Stores["papers"][number]; unit: string }) {
   });
   const done = useMutation<Stores, Problem>({
     mutationFn: () =>
-      unwrap(api.POST("/api/cutting/done", { body: asked })).catch((error: unknown) => {
+      unwrap(
+        api.POST("/api/cutting/done", {
+          body: { paperId: asked.paperId, sheets: asked.sheets, wanted: asked.wanted },
+        }),
+      ).catch((error: unknown) => {
         throw toProblem(error);
       }),
     onSuccess: (stores) => {
@@ -77,10 +91,14 @@ function Cutting(props: { paper: Stores["papers"][number]; unit: string }) {
       void navigate(`/stores?thing=${paper.id}`);
     },
   });
-  const problem = plan.error ?? done.error;
+  const card = useMutation<Window | null, Problem>({ mutationFn: () => openCard(asked) });
+  const problem = plan.error ?? done.error ?? card.error;
   const found = complete && !plan.error ? plan.data : undefined;
+  if (aloud && found) {
+    return <CutAloud plan={found} room={roomOf(found.room)} onLeave={() => setAloud(false)} />;
+  }
   return (
-    <>
+    <PlaceFrame className="stores">
       <aside className="column rolls-column" aria-label="How it is done">
         <Wordmark />
         <h1>Cut</h1>
@@ -95,11 +113,11 @@ function Cutting(props: { paper: Stores["papers"][number]; unit: string }) {
         </p>
       </aside>
       <main className="frame-main rolls-main">
-        <Sheet paper={paper} plan={found} />
+        <Sheet paper={paper} plan={found} unit={unit} />
       </main>
       <aside className="panel dense" aria-label="What is cut">
         <h2>
-          From {number(paper.widthMm)} × {number(paper.heightMm)} mm
+          From {length(paper.widthMm, unit)} × {length(paper.heightMm, unit)} {unit}
         </h2>
         {rows.map((row, i) => (
           <div className="field-row cut-row" key={i}>
@@ -143,12 +161,13 @@ function Cutting(props: { paper: Stores["papers"][number]; unit: string }) {
             onChange={setSheets}
           />
         </div>
-        {found && <Steps plan={found} />}
+        {found && <Steps plan={found} first={first} onFirst={setFirst} />}
         <Verdict
           headline={found ? found.line : problem ? "These do not come out." : "What is to be cut?"}
           why={
             found?.headline ??
             problem?.at("/wanted") ??
+            problem?.at("/firstMm") ??
             (problem && problem.errors.length === 0
               ? problem.message
               : "Give each size its long and its short side.")
@@ -160,41 +179,95 @@ function Cutting(props: { paper: Stores["papers"][number]; unit: string }) {
               It is cut: pieces into the box
             </Button>
           )}
+          {found && (
+            <>
+              <Button
+                className="on-dark-quiet"
+                onClick={() => {
+                  openAudio();
+                  if (roomOf(found.room) === "blackout") takeWholeScreen();
+                  setAloud(true);
+                }}
+              >
+                Say it in the dark
+              </Button>
+              <Button className="on-dark-quiet" loading={card.isPending} onClick={() => card.mutate()}>
+                Card
+              </Button>
+            </>
+          )}
           <Button className="on-dark-quiet" onClick={() => void navigate(`/stores?thing=${paper.id}`)}>
             Leave it
           </Button>
         </Verdict>
       </aside>
+    </PlaceFrame>
+  );
+}
+
+/** The card opens beside the page, to be printed. */
+async function openCard(asked: CuttingAsked): Promise<Window | null> {
+  const answer = await fetch("/api/cutting/card", {
+    method: "POST",
+    headers: { "Content-Type": "application/json" },
+    body: JSON.stringify(asked),
+  }).catch(() => undefined);
+  if (!answer?.ok) throw toProblem(await answer?.json().catch(() => undefined));
+  return window.open(URL.createObjectURL(await answer.blob()), "_blank");
+}
+
+function Steps(props: { plan: Cut; first: number | undefined; onFirst: (mm: number | undefined) => void }) {
+  const { plan } = props;
+  return (
+    <>
+      <table className="readings cut-steps">
+        <thead>
+          <tr>
+            <th scope="col">Do</th>
+            <th scope="col">Fence, {plan.unit}</th>
+            <th scope="col">Cuts</th>
+          </tr>
+        </thead>
+        <tbody>
+          {plan.steps.map((step, i) => (
+            <tr key={i}>
+              <td>{step.words}</td>
+              <td>{step.again ? "stays" : <b>{step.fence}</b>}</td>
+              <td>{step.cuts}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <ul className="cut-facts">
+        {plan.offcuts.length > 0 && <li>Left over: {plan.offcuts.join(", ")}.</li>}
+        {plan.cost !== undefined && <li>The sheets cost {plan.cost.toFixed(2)} of your money.</li>}
+        {plan.feeds.map((feed) => (
+          <li key={feed}>{feed}</li>
+        ))}
+        {(props.first === undefined ? plan.others : []).map((other) => (
+          <li key={other.fenceMm}>
+            {other.text} first comes out too, with other offcuts.{" "}
+            <Button size="small" type="link" onClick={() => props.onFirst(other.fenceMm)}>
+              It was cut first
+            </Button>
+          </li>
+        ))}
+        {props.first !== undefined && (
+          <li>
+            Planned from what the first cut left.{" "}
+            <Button size="small" type="link" onClick={() => props.onFirst(undefined)}>
+              Back to the best order
+            </Button>
+          </li>
+        )}
+      </ul>
     </>
   );
 }
 
-function Steps(props: { plan: Cut }) {
-  return (
-    <table className="readings cut-steps">
-      <thead>
-        <tr>
-          <th scope="col">Do</th>
-          <th scope="col">Fence</th>
-          <th scope="col">Cuts</th>
-        </tr>
-      </thead>
-      <tbody>
-        {props.plan.steps.map((step, i) => (
-          <tr key={i}>
-            <td>{step.words}</td>
-            <td>{step.again ? "stays" : <b>{number(step.fenceMm)}</b>}</td>
-            <td>{step.cuts}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  );
-}
-
 /** The sheet to scale, with every piece on it where it comes from. */
-function Sheet(props: { paper: Stores["papers"][number]; plan: Cut | undefined }) {
-  const { paper, plan } = props;
+function Sheet(props: { paper: Stores["papers"][number]; plan: Cut | undefined; unit: string }) {
+  const { paper, plan, unit } = props;
   const width = plan?.sheetWidthMm ?? paper.widthMm;
   const height = plan?.sheetHeightMm ?? paper.heightMm;
   return (
@@ -213,7 +286,9 @@ function Sheet(props: { paper: Stores["papers"][number]; plan: Cut | undefined }
               y={place.topMm + place.heightMm / 2}
               fontSize={Math.max(4, Math.min(9, place.widthMm / 9))}
             >
-              {place.name === "" ? "" : `${place.name} ${number(place.widthMm)} × ${number(place.heightMm)}`}
+              {place.name === ""
+                ? ""
+                : `${place.name} ${length(place.widthMm, unit)} × ${length(place.heightMm, unit)}`}
             </text>
           </g>
         ))}
@@ -221,7 +296,7 @@ function Sheet(props: { paper: Stores["papers"][number]; plan: Cut | undefined }
       <figcaption>
         {plan
           ? `${String(Math.round(100 * plan.usedShare))} % of the sheet is used.`
-          : `A sheet of ${number(width)} × ${number(height)} mm.`}
+          : `A sheet of ${length(width, unit)} × ${length(height, unit)} ${unit}.`}
       </figcaption>
     </figure>
   );

@@ -68,9 +68,10 @@ function About(props: { stores: Stores }) {
         ways={TEMPERATURES}
         onChange={(temperature) => prefer.mutate({ temperature })}
       />
+      <p className="rolls-hint">Workable times</p>
       <div className="field-row">
         <QuantityField
-          label="Workable times from"
+          label="from"
           shown={seconds(stores.units.shortestSeconds ?? 0)}
           unit="s"
           error={prefer.error?.at("/shortestSeconds")}

@@ -15,6 +15,7 @@ export const SAID = {
   voiceHeard: "voice-heard",
   rehearsal: "rehearsal",
   rehearsalDone: "rehearsal-done",
+  allIsCut: "all-is-cut",
 } as const;
 
 /** The questions of a sheet's way and of its box, by its events. */

@@ -24,7 +24,7 @@ it("commits on Enter what was typed", async () => {
   const { onCommit, input } = field();
   await userEvent.clear(input);
   await userEvent.type(input, "12.5 s{Enter}");
-  expect(onCommit).toHaveBeenCalledWith({ kind: "value", value: 12.5, unit: "" });
+  expect(onCommit).toHaveBeenCalledWith({ kind: "value", value: 12.5, unit: "s" });
 });
 
 it("keeps text that is no number and says so beside the field", async () => {

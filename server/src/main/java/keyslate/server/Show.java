@@ -11,7 +11,7 @@ import keyslate.core.quantity.Stops;
 public final class Show {
     private static final String[] TWELFTHS = {"", "1/12", "⅙", "¼", "⅓", "5/12", "½", "7/12", "⅔", "¾", "⅚", "11/12"};
 
-    private static final List<String> DIALS = List.of("C", "M", "Y");
+    public static final List<String> DIALS = List.of("C", "M", "Y");
 
     private Show() {}
 

@@ -107,9 +107,20 @@ public final class Http {
 
     /** The bytes of an answer. */
     public byte[] bytes(String path) {
+        return bytes(HttpRequest.newBuilder(URI.create(base + path)).build());
+    }
+
+    /** The bytes that answer what is posted. */
+    public byte[] bytes(String path, Map<String, ?> body) {
+        return bytes(HttpRequest.newBuilder(URI.create(base + path))
+                .POST(BodyPublishers.ofString(JSON.writeValueAsString(body)))
+                .header("Content-Type", "application/json")
+                .build());
+    }
+
+    private byte[] bytes(HttpRequest request) {
         try {
-            return client.send(HttpRequest.newBuilder(URI.create(base + path)).build(), BodyHandlers.ofByteArray())
-                    .body();
+            return client.send(request, BodyHandlers.ofByteArray()).body();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (InterruptedException e) {

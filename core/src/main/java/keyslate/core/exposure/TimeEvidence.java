@@ -29,8 +29,9 @@ public final class TimeEvidence {
     }
 
     /**
-     * EXP-38: what the next negative of a kind is likely to need, from times that were right for others: the mean of log t, and the 95 % limit of a further one,
-     * t·s·√(1 + 1/n), t Student's, s the spread in stops.
+     * EXP-38: what the next negative of a kind is likely to need, from times that were right for others: the median of log t, which one odd negative does
+     * not move, and the 95 % limit of a further one, t·s·√(1 + v/n), t Student's, s the spread in stops, v = 1 for two and π/2 for more: what a median knows less
+     * than a mean.
      *
      * @param times two at least
      */
@@ -46,9 +47,17 @@ public final class TimeEvidence {
                 .mapToDouble(t -> Math.pow((Math.log(t.inSeconds()) - mean) / Math.log(2), 2))
                 .sum();
         int n = times.size();
-        double limit = StudentT.limit(n - 1) * Math.sqrt(squares / (n - 1) * (1 + 1.0 / n));
+        double median = n == 2 ? 1 : Math.PI / 2;
+        double limit = StudentT.limit(n - 1) * Math.sqrt(squares / (n - 1) * (1 + median / n));
         return new Reading(
-                ExposureTime.ofSeconds(Math.exp(mean)), Stops.of(Math.max(LEAST_LIMIT, Math.min(MOST_LIMIT, limit))));
+                ExposureTime.ofSeconds(middle(times)), Stops.of(Math.max(LEAST_LIMIT, Math.min(MOST_LIMIT, limit))));
+    }
+
+    private static double middle(List<ExposureTime> times) {
+        double[] sorted =
+                times.stream().mapToDouble(ExposureTime::inSeconds).sorted().toArray();
+        int half = sorted.length / 2;
+        return sorted.length % 2 == 1 ? sorted[half] : Math.sqrt(sorted[half - 1] * sorted[half]);
     }
 
     /** Negatives of one film differ more than a few prints may show. */

@@ -45,6 +45,14 @@ public record CutPlan(List<Length> fences, int cuts, long largestOffcutSquareMm,
         public Run {
             cuts = List.copyOf(cuts);
         }
+
+        /** How often the blade comes down when what is alike lies on one stack: once for each shape that comes under it. */
+        public int strokes() {
+            return (int) cuts.stream()
+                    .map(c -> List.of(c.width(), c.height(), c.acrossWidth()))
+                    .distinct()
+                    .count();
+        }
     }
 
     /**
@@ -71,6 +79,11 @@ public record CutPlan(List<Length> fences, int cuts, long largestOffcutSquareMm,
      * @throws QuantityException for a side that is not more than 0, no size at all, too many sizes or pieces
      */
     public static Optional<CutPlan> of(Length sheetWidth, Length sheetHeight, List<Piece> pieces) {
+        return of(sheetWidth, sheetHeight, pieces, Optional.empty());
+    }
+
+    /** The same, with the first cut at {@code first} where that is given: nothing when the pieces come out no more. */
+    static Optional<CutPlan> of(Length sheetWidth, Length sheetHeight, List<Piece> pieces, Optional<Length> first) {
         Check.positive("sheet width", sheetWidth.inMm(), "mm");
         Check.positive("sheet height", sheetHeight.inMm(), "mm");
         if (pieces.isEmpty()) {
@@ -78,7 +91,7 @@ public record CutPlan(List<Length> fences, int cuts, long largestOffcutSquareMm,
         }
         Check.count("sizes", pieces.size(), 1, MOST_SIZES);
         Check.count("pieces", pieces.stream().mapToInt(Piece::count).sum(), 1, MOST_PIECES);
-        return new CutSearch(pieces).best(sheetWidth, sheetHeight);
+        return new CutSearch(pieces).best(sheetWidth, sheetHeight, first);
     }
 
     static Length ofMicrometres(long micrometres) {

@@ -77,12 +77,15 @@ final class CutSearch {
         this.sides = List.copyOf(different);
     }
 
-    Optional<CutPlan> best(Length sheetWidth, Length sheetHeight) {
+    /** With {@code beginning} as the fence of the first cut where one is given; else with any. */
+    Optional<CutPlan> best(Length sheetWidth, Length sheetHeight, Optional<Length> beginning) {
         int all = 0;
         for (int i = 0; i < pieces.size(); i++) {
             all |= pieces.get(i).count() << BITS * i;
         }
-        List<Tree> trees = trees(Job.of(micrometres(sheetWidth), micrometres(sheetHeight), all));
+        Job whole = Job.of(micrometres(sheetWidth), micrometres(sheetHeight), all);
+        List<Tree> trees =
+                beginning.map(f -> beginningAt(micrometres(f), whole)).orElseGet(() -> trees(whole));
         Comparator<Tree> order = Comparator.<Tree>comparingInt(t -> Integer.bitCount(t.fences()))
                 .thenComparingInt(Tree::cuts)
                 .thenComparing(t -> -squareMm(t.offcut()));
@@ -93,6 +96,16 @@ final class CutSearch {
                         .map(this::plan)
                         .min(Comparator.comparingInt(p -> p.runs().size()))
                         .orElseThrow());
+    }
+
+    private List<Tree> beginningAt(long fence, Job whole) {
+        List<Tree> found = new ArrayList<>();
+        int side = sides.indexOf(fence);
+        if (side >= 0) {
+            cutAt(side, whole, true, found);
+            cutAt(side, whole, false, found);
+        }
+        return found;
     }
 
     private CutPlan plan(Tree tree) {

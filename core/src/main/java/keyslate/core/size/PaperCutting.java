@@ -1,6 +1,7 @@
 package keyslate.core.size;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -14,7 +15,8 @@ import keyslate.core.quantity.Length;
 /**
  * How to cut sheets of one size into prints and strips: {@link CutPlan} where it can be proven best, ribbons where many pieces are alike.
  *
- * <p>SIZ-15: pieces of one size that lie side by side are cut as one ribbon, k·w × h or w × k·h, and the ribbon at the end with the fence at w or h. For every
+ * <p>SIZ-15: pieces of one size that lie side by side are cut as one ribbon, k·w × h or w × k·h, and the ribbon at the end with the fence at w or h; a ribbon that
+ * would be cut to its length from something longer of the same width is not: what is left falls off with its last piece, and one setting is saved. For every
  * size: single pieces (up to six in all), one to three ribbons, or ribbons as long as a side of the sheet; of all choices that come out of the sheet the one with the fewest different fences, then the fewest
  * cuts, then the largest offcut. With six pieces or fewer all of them single is among the choices and SIZ-13 proves it best; beyond, the plan is good and not
  * proven best.
@@ -46,11 +48,21 @@ public record PaperCutting(CutPlan plan, List<Ribbon> ribbons, boolean proven) {
      * @param of what it becomes
      * @param pieces how many, 2 or more
      * @param fence at which it is cut, again and again
+     * @param side of a piece across the ribbon
+     * @param open whether it is longer than its pieces, so that what is left of it falls off with the last cut
      */
-    public record Ribbon(String name, String of, int pieces, Length fence) {
-        /** The last piece is what is left. */
+    public record Ribbon(String name, String of, int pieces, Length fence, Length side, boolean open) {
+        /** In one that is not open the last piece is what is left. */
         public int cuts() {
-            return pieces - 1;
+            return open ? pieces : pieces - 1;
+        }
+
+        Length length() {
+            return fence.times(pieces);
+        }
+
+        Ribbon opened() {
+            return new Ribbon(name, of, pieces, fence, side, true);
         }
     }
 
@@ -77,6 +89,16 @@ public record PaperCutting(CutPlan plan, List<Ribbon> ribbons, boolean proven) {
         return plan.cuts() + ribbons.stream().mapToInt(Ribbon::cuts).sum();
     }
 
+    /**
+     * The line to memorise: every fence in its order, as often as the blade comes down on a stack with it; a ribbon's fence once, it is cut to its end.
+     */
+    public List<Length> line() {
+        List<Length> line = new ArrayList<>();
+        plan.runs().forEach(run -> line.addAll(Collections.nCopies(run.strokes(), run.fence())));
+        ribbons.stream().map(Ribbon::fence).distinct().forEach(line::add);
+        return line;
+    }
+
     private int fences() {
         Set<Long> different = new LinkedHashSet<>();
         settings().forEach(s -> different.add(Math.round(s.inMm() / SAME_MM)));
@@ -89,6 +111,16 @@ public record PaperCutting(CutPlan plan, List<Ribbon> ribbons, boolean proven) {
      * @param wanted at least one size and at most {@value #MOST_WANTED}
      */
     public static Optional<PaperCutting> of(Length sheetWidth, Length sheetHeight, List<Wanted> wanted) {
+        return of(sheetWidth, sheetHeight, wanted, Optional.empty());
+    }
+
+    /**
+     * The best with the first cut at {@code first}, for sheets that were begun otherwise than planned; nothing when the pieces come out no more.
+     *
+     * @param first a fence of the plan; with none the best of all
+     */
+    public static Optional<PaperCutting> of(
+            Length sheetWidth, Length sheetHeight, List<Wanted> wanted, Optional<Length> first) {
         Check.count("sizes", wanted.size(), 1, MOST_WANTED);
         double area = wanted.stream()
                 .mapToDouble(w -> w.width().inMm() * w.height().inMm() * w.count())
@@ -105,8 +137,9 @@ public record PaperCutting(CutPlan plan, List<Ribbon> ribbons, boolean proven) {
                 .thenComparing(p -> -p.plan().largestOffcutSquareMm());
         return choices.stream()
                 .filter(c -> c.fits(sheetWidth, sheetHeight))
-                .flatMap(c -> CutPlan.of(sheetWidth, sheetHeight, c.pieces())
+                .flatMap(c -> CutPlan.of(sheetWidth, sheetHeight, c.pieces(), first)
                         .map(plan -> new PaperCutting(plan, c.ribbons(), pieces <= CutPlan.MOST_PIECES))
+                        .map(cutting -> OpenRibbons.of(cutting, sheetWidth, sheetHeight, first))
                         .stream())
                 .min(order);
     }
@@ -187,7 +220,13 @@ public record PaperCutting(CutPlan plan, List<Ribbon> ribbons, boolean proven) {
             // More ribbons than this cannot be planned; the choice falls out.
             pieces.add(new CutPlan.Piece(name, width, height, Math.min(ribbons, CutPlan.MOST_PIECES)));
             for (int i = 0; i < ribbons && length > 1; i++) {
-                made.add(new Ribbon(name, one.name(), length, along ? one.width() : one.height()));
+                made.add(new Ribbon(
+                        name,
+                        one.name(),
+                        length,
+                        along ? one.width() : one.height(),
+                        along ? one.height() : one.width(),
+                        false));
             }
         });
         return sofar.with(pieces, made);
@@ -210,7 +249,17 @@ public record PaperCutting(CutPlan plan, List<Ribbon> ribbons, boolean proven) {
                 cutOne(open, done, cut, run.fence());
             }
         }
-        done.addAll(open);
+        // Without any cut before it the whole sheet is the ribbon.
+        open.forEach(p -> done.add(
+                plan.runs().isEmpty() && !ribbons.isEmpty()
+                        ? part(
+                                p,
+                                0,
+                                0,
+                                p.width().inMm(),
+                                p.height().inMm(),
+                                Optional.of(ribbons.get(0).name()))
+                        : p));
         return done.stream().flatMap(place -> strips(place).stream()).toList();
     }
 
@@ -257,42 +306,44 @@ public record PaperCutting(CutPlan plan, List<Ribbon> ribbons, boolean proven) {
             return List.of(place);
         }
         Ribbon r = ribbon.get();
-        double whole = r.fence().inMm() * r.pieces();
-        boolean across = Math.abs(place.width().inMm() - whole) < SAME_MM;
+        boolean across = Math.abs(place.height().inMm() - r.side().inMm()) < SAME_MM
+                && place.width().inMm() > r.length().inMm() - SAME_MM;
         List<Place> strips = new ArrayList<>();
+        double rest =
+                (across ? place.width() : place.height()).inMm() - r.length().inMm();
         for (int i = 0; i < r.pieces(); i++) {
-            double at = i * r.fence().inMm();
-            strips.add(
-                    across
-                            ? part(
-                                    place,
-                                    at,
-                                    0,
-                                    r.fence().inMm(),
-                                    place.height().inMm(),
-                                    Optional.of(r.of()))
-                            : part(place, 0, at, place.width().inMm(), r.fence().inMm(), Optional.of(r.of())));
+            strips.add(slice(place, across, i * r.fence().inMm(), r.fence().inMm(), Optional.of(r.of())));
+        }
+        if (rest > SAME_MM) {
+            strips.add(slice(place, across, r.length().inMm(), rest, Optional.empty()));
         }
         return strips;
     }
 
-    /**
-     * What another beginning would spoil: the first fence of the plan left for later, and one of the later ones set on the whole sheet instead.
-     *
-     * @param fence that comes too early
-     */
-    public record Spoiled(Length fence) {}
+    private static Place slice(Place of, boolean across, double from, double length, Optional<String> name) {
+        return across
+                ? part(of, from, 0, length, of.height().inMm(), name)
+                : part(of, 0, from, of.width().inMm(), length, name);
+    }
 
-    /** Fences that must not come first: with them on the whole sheet the pieces come out no more. */
-    public List<Spoiled> spoiled(Length sheetWidth, Length sheetHeight) {
+    /**
+     * What comes of another beginning: a later fence of the plan on the whole sheet.
+     *
+     * @param comesOut whether the pieces still come out, in more cuts or with other offcuts
+     */
+    public record Beginning(Length fence, boolean comesOut) {}
+
+    /** Fences of the plan that could be taken for its first one. */
+    public List<Beginning> otherBeginnings(Length sheetWidth, Length sheetHeight) {
         List<CutPlan.Piece> asked = asked();
         Length first =
                 plan.runs().isEmpty() ? Length.ofMm(0) : plan.runs().get(0).fence();
         return plan.fences().stream()
                 .filter(f -> Math.abs(f.inMm() - first.inMm()) > SAME_MM)
-                .filter(f ->
-                        !comesOut(sheetWidth, sheetHeight, f, asked) && !comesOut(sheetHeight, sheetWidth, f, asked))
-                .map(Spoiled::new)
+                .map(f -> new Beginning(
+                        f,
+                        CutPlan.of(sheetWidth, sheetHeight, asked, Optional.of(f))
+                                .isPresent()))
                 .toList();
     }
 
@@ -329,49 +380,5 @@ public record PaperCutting(CutPlan plan, List<Ribbon> ribbons, boolean proven) {
                         ? new CutPlan.Piece(name, Length.ofMm(cut.width().inMm() - fence.inMm()), cut.height(), 1)
                         : new CutPlan.Piece(
                                 name, cut.width(), Length.ofMm(cut.height().inMm() - fence.inMm()), 1));
-    }
-
-    /** Whether all pieces come out after a first cut at {@code fence} across the width. */
-    private static boolean comesOut(Length width, Length height, Length fence, List<CutPlan.Piece> asked) {
-        if (fence.inMm() >= width.inMm() - SAME_MM) {
-            return false;
-        }
-        return split(
-                asked,
-                0,
-                new ArrayList<>(),
-                new ArrayList<>(),
-                fence,
-                Length.ofMm(width.inMm() - fence.inMm()),
-                height);
-    }
-
-    private static boolean split(
-            List<CutPlan.Piece> asked,
-            int at,
-            List<CutPlan.Piece> near,
-            List<CutPlan.Piece> far,
-            Length nearWidth,
-            Length farWidth,
-            Length height) {
-        if (at == asked.size()) {
-            return (near.isEmpty() || CutPlan.of(nearWidth, height, near).isPresent())
-                    && (far.isEmpty() || CutPlan.of(farWidth, height, far).isPresent());
-        }
-        CutPlan.Piece piece = asked.get(at);
-        for (int here = 0; here <= piece.count(); here++) {
-            List<CutPlan.Piece> nearer = new ArrayList<>(near);
-            List<CutPlan.Piece> farther = new ArrayList<>(far);
-            if (here > 0) {
-                nearer.add(new CutPlan.Piece(piece.name(), piece.width(), piece.height(), here));
-            }
-            if (here < piece.count()) {
-                farther.add(new CutPlan.Piece(piece.name(), piece.width(), piece.height(), piece.count() - here));
-            }
-            if (split(asked, at + 1, nearer, farther, nearWidth, farWidth, height)) {
-                return true;
-            }
-        }
-        return false;
     }
 }

@@ -102,10 +102,72 @@ class PaperCuttingTest {
         // 127 first leaves strips of 240 by 127 that no print of 178 by 113 beside another comes out of.
         PaperCutting plan = cut(305, 240, wanted("print", 178, 240, 1), wanted("small", 127, 120, 2))
                 .orElseThrow();
-        List<PaperCutting.Spoiled> spoiled = plan.spoiled(Length.ofMm(305), Length.ofMm(240));
-        assertThat(spoiled)
+        List<PaperCutting.Beginning> others = plan.otherBeginnings(Length.ofMm(305), Length.ofMm(240));
+        assertThat(others)
+                .isNotEmpty()
                 .allSatisfy(s -> assertThat(s.fence().inMm())
                         .isNotCloseTo(plan.settings().get(0).inMm(), within(0.01)));
-        assertThat(spoiled).isNotEmpty();
+        assertThat(others).anyMatch(s -> !s.comesOut());
+    }
+
+    /** Four postcards of a sheet: 100 twice, then 150 on both; begun with 150 they come out as well, with other offcuts. */
+    @Test
+    void anotherBeginningMayStillComeOut() {
+        PaperCutting plan = cut(300, 240, wanted("card", 150, 100, 4)).orElseThrow();
+        assertThat(plan.line()).extracting(Length::inMm).containsExactly(100.0, 100.0, 150.0);
+        assertThat(plan.settings()).hasSize(2);
+        assertThat(plan.cuts()).isEqualTo(4);
+        assertThat(plan.otherBeginnings(Length.ofMm(300), Length.ofMm(240)))
+                .containsExactly(new PaperCutting.Beginning(Length.ofMm(150), true));
+        PaperCutting other = PaperCutting.of(
+                        Length.ofMm(300),
+                        Length.ofMm(240),
+                        List.of(wanted("card", 150, 100, 4)),
+                        Optional.of(Length.ofMm(150)))
+                .orElseThrow();
+        assertThat(other.settings().get(0).inMm()).isEqualTo(150);
+        assertThat(other.cuts()).isEqualTo(5);
+        assertThat(other.layout(Length.ofMm(300), Length.ofMm(240)))
+                .filteredOn(p -> p.name().isEmpty())
+                .hasSize(2)
+                .allSatisfy(
+                        p -> assertThat(p.width().inMm() * p.height().inMm()).isEqualTo(40 * 150));
+    }
+
+    /** Five strips of 60 from the end of 305: no setting brings the ribbon to 300 first. */
+    @Test
+    void aRibbonIsNotCutToItsLength() {
+        PaperCutting plan = cut(305, 240, wanted("print", 178, 127, 2), wanted("strip", 62, 60, 5))
+                .orElseThrow();
+        assertThat(plan.settings()).extracting(Length::inMm).containsExactlyInAnyOrder(62.0, 127.0, 60.0);
+        assertThat(plan.layout(Length.ofMm(305), Length.ofMm(240)))
+                .filteredOn(p -> p.name().equals("strip"))
+                .hasSize(5)
+                .allSatisfy(
+                        p -> assertThat(p.width().inMm() * p.height().inMm()).isEqualTo(62 * 60, within(1e-6)));
+        double area = plan.layout(Length.ofMm(305), Length.ofMm(240)).stream()
+                .mapToDouble(p -> p.width().inMm() * p.height().inMm())
+                .sum();
+        assertThat(area).isEqualTo(305 * 240, within(1e-6));
+    }
+
+    @Test
+    void aWholeSheetOfStripsNeedsOneSetting() {
+        PaperCutting plan = cut(254, 203, wanted("strip", 203, 30, 8)).orElseThrow();
+        assertThat(plan.settings()).extracting(Length::inMm).containsExactly(30.0);
+        assertThat(plan.cuts()).isEqualTo(8);
+        assertThat(plan.layout(Length.ofMm(254), Length.ofMm(203)))
+                .filteredOn(p -> p.name().equals("strip"))
+                .hasSize(8);
+    }
+
+    @Test
+    void aFenceOfNoPieceBeginsNothing() {
+        assertThat(PaperCutting.of(
+                        Length.ofMm(300),
+                        Length.ofMm(240),
+                        List.of(wanted("card", 150, 100, 4)),
+                        Optional.of(Length.ofMm(77))))
+                .isEmpty();
     }
 }

@@ -4,21 +4,17 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
+import java.util.Optional;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.Length;
-import keyslate.core.size.CutPlan;
 import keyslate.core.size.PaperCutting;
-import keyslate.core.size.PaperCutting.Place;
-import keyslate.core.size.PaperCutting.Ribbon;
 import keyslate.core.size.PaperCutting.Wanted;
 import keyslate.server.Show;
 import keyslate.server.cutting.CuttingViews.CutDone;
-import keyslate.server.cutting.CuttingViews.CutPlace;
 import keyslate.server.cutting.CuttingViews.CutView;
 import keyslate.server.cutting.CuttingViews.CuttingAsked;
-import keyslate.server.cutting.CuttingViews.FenceStep;
 import keyslate.server.cutting.CuttingViews.WantedAsked;
+import keyslate.server.medium.Media;
 import keyslate.server.stores.StoresService;
 import keyslate.server.stores.StoresViews.StoresView;
 import keyslate.server.web.FieldErrors;
@@ -35,20 +31,21 @@ import org.springframework.stereotype.Service;
 class CuttingService {
     private static final int MOST_SHEETS = 100;
     private static final int LONGEST_NAME = 20;
-    private static final double SAME_MM = 0.0005;
 
     private final Database database;
     private final StoresRepository stores;
     private final StoresService shelves;
+    private final Media media;
 
-    CuttingService(Database database, StoresRepository stores, StoresService shelves) {
+    CuttingService(Database database, StoresRepository stores, StoresService shelves, Media media) {
         this.database = database;
         this.stores = stores;
         this.shelves = shelves;
+        this.media = media;
     }
 
     /** What was asked, checked. */
-    private record Asked(Paper paper, List<Wanted> wanted, int sheets) {
+    record Asked(Paper paper, List<Wanted> wanted, int sheets, Optional<Length> first) {
         Length width() {
             return Length.ofMm(paper.widthMm());
         }
@@ -59,12 +56,31 @@ class CuttingService {
     }
 
     CutView view(CuttingAsked asked) {
-        Asked job = checked(asked.paperId(), asked.wanted(), asked.sheets());
-        return view(job, planned(job));
+        return words(asked).view(stores.things());
+    }
+
+    /** The plan on a card, as a PDF. */
+    byte[] card(CuttingAsked asked) {
+        CutWords words = words(asked);
+        return new CuttingCard(words.view(stores.things()), words.title()).pdf();
+    }
+
+    private CutWords words(CuttingAsked asked) {
+        CutWords.Job job = job(asked);
+        return new CutWords(job, unit(), media.of(job.paper().kind()).room());
+    }
+
+    private CutWords.Job job(CuttingAsked asked) {
+        Asked job = checked(asked.paperId(), asked.wanted(), asked.sheets(), asked.firstMm());
+        return new CutWords.Job(job.paper(), job.wanted(), job.sheets(), job.first(), planned(job));
+    }
+
+    private String unit() {
+        return stores.preference("LENGTH").orElse("cm");
     }
 
     StoresView done(CutDone asked) {
-        Asked job = checked(asked.paperId(), asked.wanted(), asked.sheets());
+        Asked job = checked(asked.paperId(), asked.wanted(), asked.sheets(), null);
         planned(job);
         database.inTransaction(() -> {
             stores.usePaper(job.paper().id(), job.sheets());
@@ -85,13 +101,17 @@ class CuttingService {
 
     private PaperCutting planned(Asked job) {
         FieldErrors errors = new FieldErrors();
-        PaperCutting plan =
-                PaperCutting.of(job.width(), job.height(), job.wanted()).orElse(null);
+        PaperCutting plan = PaperCutting.of(job.width(), job.height(), job.wanted(), job.first())
+                .orElse(null);
         if (plan == null) {
             errors.add(
-                    "/wanted",
+                    job.first().isPresent() ? "/firstMm" : "/wanted",
                     "E_INFEASIBLE",
-                    "These pieces do not come out of a sheet of "
+                    "These pieces do not come out"
+                            + job.first()
+                                    .map(f -> " any more after " + Show.number(f.inMm()) + " mm first")
+                                    .orElse("")
+                            + ", of a sheet of "
                             + Show.number(job.paper().widthMm()) + " × "
                             + Show.number(job.paper().heightMm()) + " mm.");
         }
@@ -99,7 +119,11 @@ class CuttingService {
         return plan;
     }
 
-    private Asked checked(@Nullable String paperId, @Nullable List<WantedAsked> wanted, @Nullable Integer sheets) {
+    private Asked checked(
+            @Nullable String paperId,
+            @Nullable List<WantedAsked> wanted,
+            @Nullable Integer sheets,
+            @Nullable Double firstMm) {
         FieldErrors errors = new FieldErrors();
         Paper paper = paperId == null ? null : stores.paper(paperId).orElse(null);
         if (paper == null) {
@@ -115,8 +139,9 @@ class CuttingService {
         for (int i = 0; i < Math.min(given.size(), PaperCutting.MOST_WANTED); i++) {
             read(errors, "/wanted/" + i, i, given.get(i), pieces);
         }
+        Optional<Length> first = Optional.ofNullable(firstMm).map(mm -> Length.ofMm(side(errors, "/firstMm", mm)));
         errors.throwIfAny();
-        return new Asked(paper, pieces, count);
+        return new Asked(paper, pieces, count, first);
     }
 
     private static void read(
@@ -143,80 +168,5 @@ class CuttingService {
 
     private static double side(FieldErrors errors, String pointer, @Nullable Double mm) {
         return errors.check(pointer, 10.0, () -> Check.within("side", mm == null ? Double.NaN : mm, 10, 2000, "mm"));
-    }
-
-    private static CutView view(Asked job, PaperCutting plan) {
-        List<FenceStep> steps = steps(job, plan);
-        List<Place> places = plan.layout(job.width(), job.height());
-        double used = job.wanted().stream()
-                .mapToDouble(w -> w.width().inMm() * w.height().inMm() * w.count())
-                .sum();
-        String line = steps.stream()
-                .filter(s -> !s.again())
-                .map(s -> Show.number(s.fenceMm()))
-                .collect(Collectors.joining(", "));
-        int settings = (int) steps.stream().filter(s -> !s.again()).count();
-        List<String> spoils = plan.spoiled(job.width(), job.height()).stream()
-                .map(s -> Show.number(s.fence().inMm()) + " first, and the pieces come out no more.")
-                .toList();
-        return new CutView(
-                job.paper().widthMm(),
-                job.paper().heightMm(),
-                line + ".",
-                (settings == 1 ? "One setting, " : settings + " settings, ") + plan.cuts()
-                        + (plan.cuts() == 1 ? " cut" : " cuts") + " a sheet"
-                        + (plan.proven() ? "." : "; good, not proven best."),
-                plan.proven(),
-                steps,
-                places.stream()
-                        .map(p -> new CutPlace(
-                                p.name(),
-                                p.left().inMm(),
-                                p.top().inMm(),
-                                p.width().inMm(),
-                                p.height().inMm()))
-                        .toList(),
-                used / (job.paper().widthMm() * job.paper().heightMm()),
-                spoils);
-    }
-
-    private static List<FenceStep> steps(Asked job, PaperCutting plan) {
-        List<FenceStep> steps = new ArrayList<>();
-        double stands = 0;
-        for (CutPlan.Run run : plan.plan().runs()) {
-            double fence = run.fence().inMm();
-            steps.add(new FenceStep(
-                    fence,
-                    Math.abs(stands - fence) < SAME_MM,
-                    words(job, run),
-                    run.cuts().size() * job.sheets()));
-            stands = fence;
-        }
-        for (Map.Entry<String, List<Ribbon>> same : plan.ribbons().stream()
-                .collect(Collectors.groupingBy(Ribbon::name, LinkedHashMap::new, Collectors.toList()))
-                .entrySet()) {
-            Ribbon ribbon = same.getValue().get(0);
-            double fence = ribbon.fence().inMm();
-            int cuts = same.getValue().stream().mapToInt(Ribbon::cuts).sum();
-            steps.add(new FenceStep(
-                    fence,
-                    Math.abs(stands - fence) < SAME_MM,
-                    ribbon.name() + ": off with each " + ribbon.of(),
-                    cuts * job.sheets()));
-            stands = fence;
-        }
-        return steps;
-    }
-
-    private static String words(Asked job, CutPlan.Run run) {
-        CutPlan.Cut first = run.cuts().get(0);
-        double along =
-                first.acrossWidth() ? first.width().inMm() : first.height().inMm();
-        double edge =
-                first.acrossWidth() ? first.height().inMm() : first.width().inMm();
-        String what = (job.sheets() > 1 ? job.sheets() + " × " : "") + Show.number(Math.max(along, edge)) + " × "
-                + Show.number(Math.min(along, edge)) + ", " + (edge >= along ? "long" : "short")
-                + " side against the fence";
-        return run.cuts().size() == 1 ? what : what + ", and " + (run.cuts().size() - 1) + " more at the same distance";
     }
 }

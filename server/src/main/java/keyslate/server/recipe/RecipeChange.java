@@ -28,9 +28,11 @@ public record RecipeChange(
     /**
      * What stands on enlarger and easel; the time follows opening and distance.
      *
-     * @param borderMm white on all sides alike; {@code blades} each for itself
+     * @param borderMm white on all sides alike
+     * @param blades each for itself
      * @param fit WHOLE_PICTURE or FILL_SHEET; takes the place of a size by eye
-     * @param cropPlace where the kept part of the negative lies, 0 = at its left, 1 = at its right; {@code cropDown} from its top alike
+     * @param cropPlace where the kept part of the negative lies, 0 = at its left, 1 = at its right
+     * @param cropDown the same from its top, 0, to its bottom, 1
      * @param overfillPercent how much larger than the sheet a picture that fills it is made, 0 to 50
      * @param sizedBy what tells a size that was set by eye: COLUMN, HEIGHT (lens to paper) or PICTURE (its whole long side on the board)
      * @param sizedReading what was read, mm

@@ -147,34 +147,49 @@ public class StartingTime {
         if (film.isBlank()) {
             return Optional.empty();
         }
-        List<Proposal> prints = sheets.acceptedOfFilm(film, frame.id(), MOST_OF_A_FILM).stream()
+        List<Sheet> accepted = sheets.acceptedOfFilm(film, frame.id(), MOST_OF_A_FILM).stream()
                 .filter(s -> comparable(rig, s) && isOfThisEnlargerAndPaper(rig, s))
-                .map(s -> carried(rig, s).through(rig.light()).propose("print " + s.number()))
                 .toList();
-        if (prints.size() < 2) {
+        if (accepted.size() < 2) {
             return Optional.empty();
         }
+        UsualLight usualLight = UsualLight.of(
+                rig,
+                accepted.stream()
+                        .map(s -> recipes.get(s.recipeId())
+                                .base()
+                                .exposure()
+                                .main()
+                                .light())
+                        .toList());
+        Light light = usualLight.light();
+        List<Proposal> prints = accepted.stream()
+                .map(s -> carried(rig, s).through(light).propose("print " + s.number()))
+                .toList();
         TimeEvidence.Reading usual = TimeEvidence.usual(
                 prints.stream().map(p -> ExposureTime.ofSeconds(p.seconds())).toList());
         double limit = usual.uncertainty().inStops();
         double seconds = usual.time().inSeconds();
         return Optional.of(new Proposal(
-                LightView.of(rig.light()),
+                LightView.of(light),
                 seconds,
                 // A likelier guess than the plain one, and a guess still: nothing was measured of this negative.
                 "default",
                 "The usual time of " + film + " on this paper and enlarger.",
-                List.of(
-                        prints.size() + " accepted prints of other frames, carried to this size and opening: "
-                                + Show.listed(prints.stream()
-                                        .map(p -> Show.seconds(p.seconds()))
-                                        .toList())
-                                + ".",
-                        "Their mean, and the limit of a further one (EXP-38): " + Show.seconds(seconds) + ", ± "
-                                + Show.stopsApart(usual.uncertainty()) + "."),
+                Stream.of(
+                                usualLight.words(),
+                                prints.size() + " accepted prints of other frames, carried to this size and opening: "
+                                        + Show.listed(prints.stream()
+                                                .map(p -> Show.seconds(p.seconds()))
+                                                .toList())
+                                        + ".",
+                                "The middle of them, and the limit of a further one (EXP-38): " + Show.seconds(seconds)
+                                        + ", ± " + Show.stopsApart(usual.uncertainty()) + ".")
+                        .filter(line -> !line.isEmpty())
+                        .toList(),
                 limit,
                 null,
-                Math.abs(seconds - rig.base().inSeconds()) > 0.05,
+                Math.abs(seconds - rig.base().inSeconds()) > 0.05 || !light.equals(rig.light()),
                 List.of()));
     }
 

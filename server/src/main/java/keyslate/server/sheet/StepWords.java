@@ -10,6 +10,7 @@ import keyslate.core.script.ExposureStep;
 import keyslate.core.script.LampWay;
 import keyslate.core.script.Phase;
 import keyslate.server.Show;
+import keyslate.server.Spoken;
 import keyslate.server.rig.LightView;
 import keyslate.server.rig.Rig;
 import keyslate.server.sheet.SheetViews.PhaseView;

@@ -43,6 +43,10 @@ public final class GeometryViews {
     public record PairView(
             double apertureMark, double seconds, String clicks, String within, boolean best, double blurMm) {}
 
-    /** Times one likes to work with: the user's own, or a default. */
+    /**
+     * Times one likes to work with.
+     *
+     * @param own whether the user said them; else a default
+     */
     public record WindowView(double shortestSeconds, double longestSeconds, boolean own) {}
 }

@@ -76,6 +76,7 @@ public final class SlateViews {
     /**
      * What an edit can change; also the answer of an edit.
      *
+     * @param geometry what follows from size, lens and opening
      * @param previewKey names what the preview shows: the same key, the same picture
      */
     public record StandingView(
@@ -135,10 +136,12 @@ public final class SlateViews {
     /**
      * What stands on enlarger and easel: what was chosen, and what follows from it.
      *
-     * @param borderMm the narrowest white; {@code blades} each side
+     * @param borderMm the narrowest white
+     * @param blades the white on each side
      * @param fit WHOLE_PICTURE or FILL_SHEET, where the size was not set by eye
      * @param overfillPercent how much larger than the sheet a picture that fills it is made
-     * @param cropPlace where the kept part of the negative lies, 0 = at its left, 1 = at its right; {@code cropDown} from its top alike
+     * @param cropPlace where the kept part of the negative lies, 0 = at its left, 1 = at its right
+     * @param cropDown the same from its top, 0, to its bottom, 1
      * @param sizedBy what told the size that was set by eye: COLUMN, HEIGHT or PICTURE; left out where it follows from the sheet
      * @param sizedReading what was read, mm
      * @param projection ENLARGED, or in contact from LENS or LAMP
@@ -195,7 +198,10 @@ public final class SlateViews {
     /**
      * The white that each blade leaves on the sheet as it lies.
      *
-     * @param leftMm in mm; {@code topMm}, {@code rightMm} and {@code bottomMm} alike
+     * @param leftMm in mm
+     * @param topMm in mm
+     * @param rightMm in mm
+     * @param bottomMm in mm
      */
     public record BladesView(double leftMm, double topMm, double rightMm, double bottomMm) {}
 

@@ -35,7 +35,7 @@ enum ThingKind {
         return this == EASEL || this == CARRIER || this == DRUM || this == MACHINE;
     }
 
-    private boolean isWet() {
+    boolean isWet() {
         return this == DRUM || this == MACHINE;
     }
 

@@ -21,6 +21,7 @@ import keyslate.core.script.ExposureStep;
 import keyslate.core.script.LocalWork;
 import keyslate.core.script.Part;
 import keyslate.core.script.Phase;
+import keyslate.server.Spoken;
 import keyslate.store.slate.Recipe;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

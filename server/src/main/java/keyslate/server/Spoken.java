@@ -1,14 +1,16 @@
-package keyslate.server.sheet;
+package keyslate.server;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import keyslate.core.light.Light;
 
 /**
  * What is said in the dark, as names of recorded clips in the order they are played. Every name stands in
  * {@code web/voice/words.tsv}; what has no clip, such as the name an area was given, is said by its number on the list.
  */
-final class Spoken {
+public final class Spoken {
+    private static final Map<String, String> UNITS = Map.of("mm", "millimetres", "cm", "centimetres", "in", "inches");
     private static final int LAST_OWN_NUMBER = 20;
     private static final int HUNDRED = 100;
     private static final int TEN = 10;
@@ -17,13 +19,13 @@ final class Spoken {
     private final List<String> clips = new ArrayList<>();
 
     /** A clip as it is. */
-    Spoken say(String clip) {
+    public Spoken say(String clip) {
         clips.add(clip);
         return this;
     }
 
     /** A whole number, 0 to 9999. */
-    Spoken number(int number) {
+    public Spoken number(int number) {
         int left = number;
         if (left >= HUNDRED) {
             int hundreds = left / HUNDRED;
@@ -44,17 +46,23 @@ final class Spoken {
     }
 
     /** A time to a tenth of a second, as a timer is set. */
-    Spoken seconds(double seconds) {
-        long tenths = Math.round(seconds * TEN);
+    public Spoken seconds(double seconds) {
+        return tenths(seconds).say("seconds");
+    }
+
+    /** A length to a tenth, in its unit: mm, cm or in. */
+    public Spoken length(double inUnit, String unit) {
+        return tenths(inUnit).say(UNITS.get(unit));
+    }
+
+    private Spoken tenths(double value) {
+        long tenths = Math.round(value * TEN);
         number((int) (tenths / TEN));
-        if (tenths % TEN != 0) {
-            say("point").number((int) (tenths % TEN));
-        }
-        return say("seconds");
+        return tenths % TEN == 0 ? this : say("point").number((int) (tenths % TEN));
     }
 
     /** Areas by their numbers on the list, from 1. */
-    Spoken areas(List<Integer> numbers) {
+    public Spoken areas(List<Integer> numbers) {
         for (int i = 0; i < numbers.size(); i++) {
             if (i > 0) {
                 say("and");
@@ -65,12 +73,12 @@ final class Spoken {
     }
 
     /** How often the printer's own timer is pressed; nothing for once. */
-    Spoken presses(int presses) {
+    public Spoken presses(int presses) {
         return presses > 1 ? say("press").number(presses).say("times") : this;
     }
 
     /** Another light: a grade by its name; dials are never set in the dark, so that the list is enough for them. */
-    Spoken light(Light light) {
+    public Spoken light(Light light) {
         return light.points().isEmpty() ? grade(light) : say("set-light");
     }
 
@@ -86,7 +94,7 @@ final class Spoken {
         return onScale - whole > HALF ? say("and-a-half") : this;
     }
 
-    List<String> clips() {
+    public List<String> clips() {
         return List.copyOf(clips);
     }
 }
