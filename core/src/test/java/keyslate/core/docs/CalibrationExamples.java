@@ -14,9 +14,11 @@ import keyslate.core.calibration.EvennessReadings;
 import keyslate.core.calibration.LagReadings;
 import keyslate.core.calibration.OpeningReadings;
 import keyslate.core.calibration.PupilReadings;
+import keyslate.core.darkroom.Evenness;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.quantity.Magnification;
 import keyslate.core.quantity.Stops;
+import keyslate.core.script.Part;
 
 /** The code behind the worked examples of docs/formulas/calibration.md. */
 final class CalibrationExamples {
@@ -72,6 +74,11 @@ final class CalibrationExamples {
                 "CAL-07",
                 e -> DryDown.of(List.of(new DryDown.Pair(e.time("wet"), e.time("dry"))), Stops.ofFraction(1, 24))
                         .figure());
+        formulas.put(
+                "CAL-08",
+                e -> new Evenness(List.of(Stops.of(e.at("corner")), Stops.ZERO, Stops.ZERO, Stops.ZERO), Part.WHOLE)
+                        .at((1 - e.at("across")) / 2, (1 - e.at("down")) / 2)
+                        .inStops());
         return formulas;
     }
 

@@ -10,6 +10,7 @@ import keyslate.core.exposure.ApertureTrade;
 import keyslate.core.exposure.CheckStrip;
 import keyslate.core.exposure.CoverStrip;
 import keyslate.core.exposure.LampLag;
+import keyslate.core.exposure.OpeningPair;
 import keyslate.core.exposure.PatchPick;
 import keyslate.core.exposure.Reciprocity;
 import keyslate.core.exposure.StepWedge;
@@ -162,6 +163,27 @@ final class ExposureExamples {
                 e -> TimeEvidence.usual(List.of(e.time("first"), e.time("second"), e.time("third")))
                         .time()
                         .inSeconds());
+        formulas.put("EXP-39", e -> {
+            List<ApertureMark> ring = ApertureMark.ring(2.8, 22, 1);
+            ApertureMark to = ring.stream()
+                    .filter(m -> m.engraved() == e.at("to"))
+                    .findFirst()
+                    .orElseThrow();
+            return OpeningPair.of(
+                            e.time("time"),
+                            ApertureMark.ofEngraved(e.at("from"), 1),
+                            ring,
+                            ring.stream().map(ApertureMark::trueNumber).toList(),
+                            Reciprocity.NONE,
+                            ExposureTime.ofSeconds(10),
+                            ExposureTime.ofSeconds(20))
+                    .stream()
+                    .filter(p -> p.mark().equals(to))
+                    .findFirst()
+                    .orElseThrow()
+                    .time()
+                    .inSeconds();
+        });
         formulas.put("EXP-37", e -> {
             Known lag = Known.byDefault(0.2, e.at("limit"));
             return Links.lag(e.time("from"), lag, e.time("to"), lag, true)

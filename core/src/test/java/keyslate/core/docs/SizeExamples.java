@@ -3,6 +3,7 @@ package keyslate.core.docs;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import keyslate.core.exposure.Reciprocity;
 import keyslate.core.quantity.Length;
@@ -11,8 +12,10 @@ import keyslate.core.size.CutYield;
 import keyslate.core.size.PaperCutting;
 import keyslate.core.size.PrintFit;
 import keyslate.core.size.Projection;
+import keyslate.core.size.Reach;
 import keyslate.core.size.SizeChange;
 import keyslate.core.size.ThinLens;
+import keyslate.core.size.Transport;
 
 /** The code behind the worked examples of docs/formulas/size.md. */
 final class SizeExamples {
@@ -88,6 +91,28 @@ final class SizeExamples {
                         .orElseThrow()
                         .settings()
                         .size());
+        formulas.put("SIZ-16", e -> Reach.blur(e.f("at"), e.times("then")).inMm());
+        formulas.put(
+                "SIZ-17",
+                e -> Reach.instead(
+                                List.of(
+                                        new Reach.Candidate("a", "a", Length.ofMm(63), Length.ofMm(72)),
+                                        new Reach.Candidate("b", "b", Length.ofMm(75), Length.ofMm(72)),
+                                        new Reach.Candidate("c", "c", Length.ofMm(80), Length.ofMm(80)),
+                                        new Reach.Candidate("d", "d", Length.ofMm(50), Length.ofMm(43.5))),
+                                e.mm("diagonal"),
+                                e.times("at"),
+                                e.mm("column"))
+                        .orElseThrow()
+                        .focal()
+                        .inMm());
+        formulas.put("SIZ-18", e -> Reach.atHeight(e.mm("focal"), e.mm("lens")).inTimes());
+        formulas.put(
+                "SIZ-19",
+                e -> new Transport(e.mm("long"), e.mm("deep"), Optional.empty(), Optional.of(Transport.Lead.SHORT))
+                        .load(e.mm("strip"), e.mm("piece"))
+                        .orElseThrow()
+                        .atOnce());
         return formulas;
     }
 

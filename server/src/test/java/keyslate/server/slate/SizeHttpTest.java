@@ -21,9 +21,13 @@ import tools.jackson.databind.JsonNode;
 class SizeHttpTest extends ApplicationTest {
     private static final double POINTS_PER_MM = 72 / 25.4;
     private final List<String> added = new ArrayList<>();
+    private final List<String> rolls = new ArrayList<>();
 
     @AfterEach
     void tidyUp() {
+        rolls.forEach(id -> assertThat(
+                        http().send("DELETE", "/api/rolls/" + id, "").status())
+                .isLessThan(300));
         added.forEach(id -> http().post("/api/stores/" + id + "/retired", Map.of("retired", true)));
         http().put("/api/stores/units", Map.of("shortestSeconds", 8, "longestSeconds", 30));
     }
@@ -45,6 +49,7 @@ class SizeHttpTest extends ApplicationTest {
                                 "frames",
                                 count))
                 .json();
+        rolls.add(roll.get("id").asString());
         return StreamSupport.stream(roll.get("frames").spliterator(), false)
                 .map(f -> f.get("id").asString())
                 .toList();
