@@ -36,6 +36,13 @@ export function columnLayout(lensToPaperMm: number): ColumnLayout {
   };
 }
 
+/** The height a head comes to that is pushed up by so many pixels of the drawing. */
+export function heightAfter(lensToPaperMm: number, pixelsUp: number): number {
+  const room = EASEL_Y - 24 - HEAD_HEIGHT - HIGHEST_HEAD_Y;
+  const cone = room * Math.sqrt(lensToPaperMm / LONGEST_MM) + pixelsUp;
+  return LONGEST_MM * (Math.max(0, cone) / room) ** 2;
+}
+
 /** Glass, film emulsion down, paper emulsion up: what lies on the board for a contact print, from the top. */
 function Stack(props: { half: number }) {
   const line = (y: number, className: string, more: number) => (

@@ -8,9 +8,18 @@ import { Choice } from "../shared/ui/Choice";
 import { LightName } from "../shared/ui/LightName";
 import { type Commit, QuantityField } from "../shared/ui/QuantityField";
 import { TextField } from "../shared/ui/TextField";
-import { aperture, number, seconds, sheetSize, signedStops, stopWord } from "../shared/units/format";
+import {
+  aperture,
+  centimetres,
+  number,
+  seconds,
+  sheetSize,
+  signedStops,
+  stopWord,
+} from "../shared/units/format";
 import { heightLabel, heightText } from "../shared/units/height";
 import { Elevation, columnLayout } from "./Elevation";
+import { HeadHandle } from "./HeadHandle";
 import { Wordmark } from "./Wordmark";
 
 /**
@@ -19,7 +28,9 @@ import { Wordmark } from "./Wordmark";
  */
 export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<RecipeEdit> }) {
   const { slate, edit } = props;
-  const { setup, base } = slate;
+  const { base } = slate;
+  const [height, setHeight] = useState<number>();
+  const setup = height === undefined ? slate.setup : pushed(slate.setup, height);
   const differs = (part: string) => slate.differences.find((d) => d.part === part)?.text;
   const held = slate.local.areas.filter((a) => a.changeStops < 0).length;
   const burned = slate.local.areas.filter((a) => a.changeStops > 0).length;
@@ -29,6 +40,13 @@ export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<Reci
     <aside className="column" aria-label="Enlarger: the standing recipe">
       <Wordmark />
       <Elevation setup={setup} />
+      {setup.projection === "ENLARGED" && (
+        <HeadHandle
+          setup={slate.setup}
+          onHold={setHeight}
+          onSet={(mm) => edit.mutate({ setup: { sizedBy: "HEIGHT", sizedReading: mm } })}
+        />
+      )}
       <Part at={at.lamp} label="Lamp" to={setupLink} differs={differs("lamp")}>
         <span className="part-value">{setup.head}</span>
       </Part>
@@ -92,7 +110,9 @@ export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<Reci
         to={setupLink}
         differs={differs("size")}
       >
-        <span className="part-value">{heightText(setup)}</span>
+        <span className="part-value">
+          {height === undefined ? heightText(setup) : centimetres(setup.lensToPaperMm)}
+        </span>
       </Part>
       <Part
         at={at.easel}
@@ -108,6 +128,12 @@ export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<Reci
       </Part>
     </aside>
   );
+}
+
+/** The drawing while the head is held elsewhere; how large the picture is there is reckoned once it is let go. */
+function pushed(setup: SlateView["setup"], lensToPaperMm: number): SlateView["setup"] {
+  const share = lensToPaperMm / setup.lensToPaperMm;
+  return { ...setup, lensToPaperMm, imageWidthMm: setup.imageWidthMm * share };
 }
 
 function Difference(props: { text: string | undefined }) {

@@ -2,6 +2,7 @@ package keyslate.core.exposure;
 
 import java.util.List;
 import java.util.stream.DoubleStream;
+import java.util.stream.Stream;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.FNumber;
 import keyslate.core.quantity.QuantityException;
@@ -19,6 +20,8 @@ import keyslate.core.quantity.Stops;
  */
 public record ApertureMark(double engraved, FNumber trueNumber) {
     private static final double FARTHEST_STOPS = 0.10;
+    private static final double SAME = 1e-9;
+
     private static final List<double[]> ENGRAVED = List.of(
             new double[] {1, 1.4, 2, 2.8, 4, 5.6, 8, 11, 16, 22, 32, 45, 64},
             new double[] {
@@ -43,6 +46,25 @@ public record ApertureMark(double engraved, FNumber trueNumber) {
         return nearest;
     }
 
+    /**
+     * The widest mark of a lens: makers open a lens as far as they can, so that it may lie between two clicks of its ring, on the third-stop series.
+     *
+     * @param marksPerStop of the rest of the ring
+     */
+    public static ApertureMark widest(double number, int marksPerStop) {
+        try {
+            return ofEngraved(number, marksPerStop);
+        } catch (QuantityException e) {
+            return ofEngraved(number, ENGRAVED.size());
+        }
+    }
+
+    /** A mark on the ring of a lens that opens to {@code openEngraved}; error over 0.10 stop off. */
+    public static ApertureMark onRing(double number, double openEngraved, int marksPerStop) {
+        ApertureMark open = widest(openEngraved, marksPerStop);
+        return Math.abs(number - open.engraved) < SAME ? open : ofEngraved(number, marksPerStop);
+    }
+
     /** The mark whose true number is nearest to {@code number}, in stops. */
     public static ApertureMark nearest(FNumber number, int marksPerStop) {
         return nearest(number, marksPerStop, false);
@@ -50,10 +72,12 @@ public record ApertureMark(double engraved, FNumber trueNumber) {
 
     /** All marks from the lens's full opening to its smallest, both included, full opening first. */
     public static List<ApertureMark> ring(double openEngraved, double smallestEngraved, int marksPerStop) {
-        double[] marks = marks(marksPerStop);
-        return DoubleStream.of(marks)
-                .filter(m -> m >= openEngraved - 1e-9 && m <= smallestEngraved + 1e-9)
-                .mapToObj(m -> ofEngraved(m, marksPerStop))
+        ApertureMark open = widest(openEngraved, marksPerStop);
+        return Stream.concat(
+                        Stream.of(open),
+                        DoubleStream.of(marks(marksPerStop))
+                                .filter(m -> m > open.engraved + SAME && m <= smallestEngraved + SAME)
+                                .mapToObj(m -> ofEngraved(m, marksPerStop)))
                 .toList();
     }
 

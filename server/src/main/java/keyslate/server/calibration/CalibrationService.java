@@ -107,7 +107,8 @@ class CalibrationService {
                 "/marks",
                 asked.marks(),
                 (MarkAsked m) -> lux.put(
-                        ApertureMark.ofEngraved(given("mark", m.mark()), lens.marksPerStop()), readings(m.lux())));
+                        ApertureMark.onRing(given("mark", m.mark()), lens.openMark(), lens.marksPerStop()),
+                        readings(m.lux())));
         Map<ApertureMark, Measured> offsets = of(errors, "/marks", () -> new OpeningReadings(lux).offsets());
         List<PlaceView> places = offsets.entrySet().stream()
                 .map(e -> new PlaceView(

@@ -82,7 +82,7 @@ class MeterService {
     }
 
     private static ApertureMark mark(MeterAsked asked, Lens lens) {
-        return ApertureMark.ofEngraved(number("mark", asked.mark()), lens.marksPerStop());
+        return ApertureMark.onRing(number("mark", asked.mark()), lens.openMark(), lens.marksPerStop());
     }
 
     private static Magnification size(MeterAsked asked) {

@@ -94,6 +94,8 @@ class SetupEdit {
                 Show.aperture(now.apertureMark()) + " to " + Show.aperture(moved.apertureMark()));
     }
 
+    private static final List<String> CLICKS = List.of(" in full stops.", " in half stops.", " in third stops.");
+
     /** A typed opening must be on the ring; a lens that is changed keeps the nearest opening it has. */
     private static double aperture(FieldErrors errors, @Nullable Double typed, Setup now, Lens lens) {
         List<ApertureMark> ring = ApertureMark.ring(lens.openMark(), lens.smallestMark(), lens.marksPerStop());
@@ -111,7 +113,7 @@ class SetupEdit {
                     "E_RANGE",
                     "The " + lens.name() + " has no f/" + Show.number(typed) + ": it goes from "
                             + Show.aperture(lens.openMark()) + " to " + Show.aperture(lens.smallestMark())
-                            + (lens.marksPerStop() == 1 ? " in full stops." : " in half stops."));
+                            + CLICKS.get(lens.marksPerStop() - 1));
         }
         return on.map(ApertureMark::engraved).orElse(now.apertureMark());
     }

@@ -196,7 +196,7 @@ public record Rig(
     public ApertureMark mark() {
         double engraved = recipe.setup().apertureMark();
         try {
-            return ApertureMark.ofEngraved(engraved, lens.marksPerStop());
+            return ApertureMark.onRing(engraved, lens.openMark(), lens.marksPerStop());
         } catch (QuantityException e) {
             // The ring was said to be another since: the slate stays open, at the mark that is nearest.
             return ApertureMark.nearest(FNumber.of(engraved), lens.marksPerStop());

@@ -230,7 +230,7 @@ class Geometry {
 
     static double stopsFromOpen(Rig rig) {
         ApertureMark open =
-                ApertureMark.ofEngraved(rig.lens().openMark(), rig.lens().marksPerStop());
+                ApertureMark.widest(rig.lens().openMark(), rig.lens().marksPerStop());
         return rig.aperture().trueNumber().lightChangeTo(open.trueNumber()).inStops();
     }
 

@@ -3,6 +3,7 @@ package keyslate.server.stores;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.Arrays;
+import java.util.function.DoubleFunction;
 import java.util.stream.Collectors;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.quantity.Check;
@@ -84,9 +85,18 @@ final class EquipmentChecks {
                 ? before == null ? 2 : before.marksPerStop()
                 : errors.check(
                         "/marksPerStop", 2, () -> Check.count("marks for each stop", asked.marksPerStop(), 1, 3));
-        double open = mark(errors, "/openMark", asked.openMark(), before == null ? null : before.openMark(), perStop);
+        double open = mark(
+                errors,
+                "/openMark",
+                asked.openMark(),
+                before == null ? null : before.openMark(),
+                n -> ApertureMark.widest(n, perStop));
         double smallest = mark(
-                errors, "/smallestMark", asked.smallestMark(), before == null ? null : before.smallestMark(), perStop);
+                errors,
+                "/smallestMark",
+                asked.smallestMark(),
+                before == null ? null : before.smallestMark(),
+                n -> ApertureMark.ofEngraved(n, perStop));
         if (errors.isEmpty() && smallest < open) {
             errors.add("/smallestMark", "E_RANGE", "The smallest opening has the larger number.");
         }
@@ -100,10 +110,13 @@ final class EquipmentChecks {
     }
 
     private static double mark(
-            FieldErrors errors, String pointer, @Nullable Double asked, @Nullable Double before, int perStop) {
+            FieldErrors errors,
+            String pointer,
+            @Nullable Double asked,
+            @Nullable Double before,
+            DoubleFunction<ApertureMark> read) {
         double number = asked == null ? before == null ? Double.NaN : before : asked;
-        return errors.check(
-                pointer, 1.0, () -> ApertureMark.ofEngraved(number, perStop).engraved());
+        return errors.check(pointer, 1.0, () -> read.apply(number).engraved());
     }
 
     private static double number(

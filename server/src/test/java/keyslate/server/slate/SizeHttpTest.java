@@ -25,9 +25,9 @@ class SizeHttpTest extends ApplicationTest {
 
     @AfterEach
     void tidyUp() {
-        rolls.forEach(id -> assertThat(
-                        http().send("DELETE", "/api/rolls/" + id, "").status())
-                .isLessThan(300));
+        rolls.forEach(
+                id -> assertThat(http().send("DELETE", "/api/rolls/" + id, "").status())
+                        .isLessThan(300));
         added.forEach(id -> http().post("/api/stores/" + id + "/retired", Map.of("retired", true)));
         http().put("/api/stores/units", Map.of("shortestSeconds", 8, "longestSeconds", 30));
     }

@@ -46,6 +46,27 @@ class StoresHttpTest extends ApplicationTest {
         retire(lens.get("id").asString());
     }
 
+    /** Makers open a lens as far as they can: f/4.5 before half stops from f/4.8 on. */
+    @Test
+    void theWidestMarkMayLieBetweenTwoClicks() {
+        JsonNode stores = http().post(
+                        "/api/stores/lenses",
+                        Map.of("name", "Wide open", "focalMm", 75, "openMark", 4.5, "smallestMark", 22))
+                .json();
+        JsonNode lens = shelf(stores, "lenses", "Wide open");
+        assertThat(lens.get("marks").get(0).asDouble()).isEqualTo(4.5);
+        assertThat(lens.get("marks").get(1).asDouble()).isEqualTo(4.8);
+        String slate = http().newSlate("Window shelf");
+        http().edit(slate, "setup/lensId", lens.get("id").asString());
+        JsonNode open = http().edit(slate, "setup/apertureMark", 4.5).json();
+        assertThat(open.get("setup").get("trueFNumber").asDouble()).isBetween(4.48, 4.5);
+        assertThat(open.get("setup").get("stopsFromOpen").asDouble()).isZero();
+        assertThat(open.get("geometry").get("pairs").get(0).get("clicks").asString())
+                .isEqualTo("wide open, as it stands");
+        assertThat(http().edit(slate, "setup/apertureMark", 5.0).pointers()).containsExactly("/setup/apertureMark");
+        retire(lens.get("id").asString());
+    }
+
     @Test
     void aRetiredLensIsOfferedNoLongerAndItsSlateStandsAsItWas() {
         String lens = shelf(
@@ -209,7 +230,7 @@ class StoresHttpTest extends ApplicationTest {
         assertThat(http().post("/api/stores/enlargers", Map.of("lamp", "CANDLE", "columnMm", -3))
                         .pointers())
                 .containsExactlyInAnyOrder("/lamp", "/columnMm", "/name");
-        assertThat(http().post("/api/stores/lenses", Map.of("focalMm", 5, "openMark", 7.3, "smallestMark", 2))
+        assertThat(http().post("/api/stores/lenses", Map.of("focalMm", 5, "openMark", 7.6, "smallestMark", 2))
                         .pointers())
                 .contains("/focalMm", "/openMark");
         assertThat(http().post("/api/stores/nothing/retired", Map.of("retired", true))
