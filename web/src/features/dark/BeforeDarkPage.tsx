@@ -13,7 +13,8 @@ import { SAID, vocabulary } from "../../shared/sound/words";
 import { ScriptTable } from "../../shared/ui/ScriptTable";
 import { Verdict } from "../../shared/ui/Verdict";
 import { seconds } from "../../shared/units/format";
-import { answer, answeredAt, listOf } from "./list";
+import { answer, answeredAt } from "../../shared/expose/byHand";
+import { listOf } from "./list";
 
 /** Before the light goes out: what one does and hears in order, what to look at by hand, the rehearsal; then black. */
 export function BeforeDarkPage() {

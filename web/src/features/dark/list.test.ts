@@ -1,12 +1,14 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import type { SlateView } from "../../shared/api/client";
-import { answer, answeredAt, listOf } from "./list";
+import { answer, answeredAt } from "../../shared/expose/byHand";
+import { listOf } from "./list";
 
 const slate = (part: { differences?: string[]; sheets?: number }): SlateView =>
   ({
     setup: { apertureMark: 8, paperName: "Colour gloss", paperBatch: "B" },
     medium: { lightName: "Filter pack" },
     base: { light: { notation: "0/52/47" } },
+    byHand: ["Cellar dark for 12 min, by your test"],
     differences: (part.differences ?? []).map((p) => ({ part: p, text: "" })),
     sheets: Array.from({ length: part.sheets ?? 1 }, () => ({})),
   }) as unknown as SlateView;
@@ -28,6 +30,11 @@ describe("the list before the dark", () => {
     const words = asked(listOf(slate({ sheets: 0 }), script));
     expect(words).toContain("Lens at f/8");
     expect(words.some((w) => w.startsWith("Colour gloss"))).toBe(true);
+  });
+
+  it("asks for the equipment's own things once a session", () => {
+    const own = listOf(slate({}), script).find((i) => i.words.startsWith("Cellar"));
+    expect(own?.always).toBe(false);
   });
 
   it("names the packs that follow, which must lie within reach", () => {

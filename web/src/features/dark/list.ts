@@ -1,12 +1,6 @@
 import type { SlateView } from "../../shared/api/client";
+import type { Item } from "../../shared/expose/byHand";
 import { aperture } from "../../shared/units/format";
-
-/** One thing to look at or to hold before the light goes out. */
-export interface Item {
-  words: string;
-  /** Asked each time, and not only once a session or when it changed. */
-  always: boolean;
-}
 
 interface Step {
   light: { notation: string };
@@ -49,25 +43,6 @@ export function listOf(slate: SlateView, script: readonly Step[]): Item[] {
     { words: "Screen covered: black still glows", always: true },
     { words: "Standby lamps and phone dark; door shut", always: false },
     { words: "Floor clear, mains dry, lamp house hot", always: false },
+    ...slate.byHand.map((words) => ({ words, always: false })),
   ];
-}
-
-const KEY = "key-slate.list-answered";
-
-/** When the whole list was answered in this session; none when it was not. */
-export function answeredAt(): string | undefined {
-  try {
-    return window.sessionStorage.getItem(KEY) ?? undefined;
-  } catch {
-    return undefined;
-  }
-}
-
-export function answer(now: Date): void {
-  try {
-    const two = (n: number) => String(n).padStart(2, "0");
-    window.sessionStorage.setItem(KEY, `${two(now.getHours())}:${two(now.getMinutes())}`);
-  } catch {
-    // The whole list is then asked for each sheet.
-  }
 }

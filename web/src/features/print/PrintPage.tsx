@@ -1,6 +1,8 @@
+import { useState } from "react";
 import { useSlateContext } from "../../app/SlateFrame";
 import type { SlateView } from "../../shared/api/client";
 import { AreaSketch } from "../../shared/areas/AreaSketch";
+import { type Item, answeredAt } from "../../shared/expose/byHand";
 import { ExposeVerdict } from "../../shared/expose/ExposeVerdict";
 import { ROOM_TURNS, roomOf } from "../../shared/room/room";
 import { useStandingPicture } from "../../shared/preview/draft";
@@ -47,29 +49,52 @@ export function PrintPage() {
   );
 }
 
+/** What changed is looked at for each sheet, the whole list once an evening. */
 function Preflight(props: { slate: SlateView }) {
-  const { setup, medium, base } = props.slate;
+  const [answered] = useState(answeredAt);
+  const [whole, setWhole] = useState(answered === undefined);
+  const items = listOf(props.slate);
+  const shown = whole ? items : items.filter((i) => i.always);
+  return (
+    <>
+      <ul className="preflight" aria-label="Check by hand">
+        {shown.map(({ words }) => (
+          <li key={words}>{words}</li>
+        ))}
+      </ul>
+      {answered !== undefined && (
+        <button type="button" className="link" onClick={() => setWhole(!whole)}>
+          {whole ? "Only what changed" : `The whole list was answered at ${answered}. Show it`}
+        </button>
+      )}
+    </>
+  );
+}
+
+function listOf(slate: SlateView): Item[] {
+  const { setup, medium, base } = slate;
   const contact = setup.projection !== "ENLARGED";
-  const lines = [
+  const first = slate.sheets.length === 0;
+  const changed = new Set(slate.differences.map((d) => d.part));
+  const of = (part: string, words: string): Item => ({ words, always: first || changed.has(part) });
+  const once = (words: string): Item => ({ words, always: false });
+  return [
     ...(contact
       ? [
-          "Film and glass clean, the carrier empty",
-          "The stack: paper emulsion up, film emulsion down, glass on top",
-          `${heightLabel(setup)} ${heightText(setup)}`,
+          once("Film and glass clean, the carrier empty"),
+          once("The stack: paper emulsion up, film emulsion down, glass on top"),
+          of("size", `${heightLabel(setup)} ${heightText(setup)}`),
         ]
-      : ["Negative clean, emulsion side down"]),
-    ...(setup.projection === "LAMP" ? [] : [lensLine(setup)]),
-    `${medium.lightName}: ${(props.slate.local.script[0]?.light ?? base.light).notation}, covering the beam; ${contact ? "red filter in until the glass lies" : "red filter out"}`,
-    `Box shut after the sheet is out: ${setup.paperName}, ${setup.paperBatch}`,
-    "Floor clear. Eyes off the lamp; it is hot",
+      : [of("size", "Negative clean, emulsion side down")]),
+    ...(setup.projection === "LAMP" ? [] : [of("aperture", lensLine(setup))]),
+    of(
+      "light",
+      `${medium.lightName}: ${(slate.local.script[0]?.light ?? base.light).notation}, covering the beam; ${contact ? "red filter in until the glass lies" : "red filter out"}`,
+    ),
+    of("paper", `Box shut after the sheet is out: ${setup.paperName}, ${setup.paperBatch}`),
+    once("Floor clear. Eyes off the lamp; it is hot"),
+    ...slate.byHand.map(once),
   ];
-  return (
-    <ul className="preflight" aria-label="Check by hand">
-      {lines.map((line) => (
-        <li key={line}>{line}</li>
-      ))}
-    </ul>
-  );
 }
 
 function lensLine(setup: SlateView["setup"]): string {

@@ -18,6 +18,7 @@ const ENTERED: Record<string, string> = {
   STRAY_MINUTES: "min",
   COIN_MINUTES: "min",
   RECIPROCITY: "",
+  ALIGNMENT: "mm",
 };
 
 /** The chosen thing: what is known of it and from what, what can be measured, and its facts. */

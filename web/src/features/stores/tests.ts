@@ -231,6 +231,11 @@ export const OWN_TESTS: Record<string, readonly string[]> = {
     "Leave the lamp on for some minutes, then develop.",
     "The longest time with no mark of the coin is the limit; a mark says where light leaks from the head.",
   ],
+  ALIGNMENT: [
+    "Carrier empty, the head as for a usual print, the lens wide open: the window falls on the board.",
+    "Measure its four sides on white paper. Facing sides alike and focus alike in all corners: board, lens and film stage are parallel.",
+    "Put the larger difference of two facing sides here. Shim the board or set the head, and measure again.",
+  ],
   COIN_MINUTES: [
     "This very screen at its place, dark as it is in a run; colour paper where it is handled, a coin on it.",
     "Wait as long as the longest run, then develop.",

@@ -3,6 +3,7 @@ import { useNavigate } from "react-router";
 import type { SlateView } from "../api/client";
 import { useKeys } from "../keys/keys";
 import { enterRoom, roomOf } from "../room/room";
+import { answer } from "./byHand";
 import { FocusLine } from "./FocusLine";
 import { Verdict } from "../ui/Verdict";
 import { useBeginSheet } from "./useBeginSheet";
@@ -27,7 +28,10 @@ export function ExposeVerdict(props: {
   const go = () => {
     if (!possible) return;
     if (black) void navigate(`/slates/${slate.id}/dark/${kind}`);
-    else begin.mutate(kind);
+    else {
+      answer(new Date());
+      begin.mutate(kind);
+    }
   };
   const rehearse = () => void navigate(`/slates/${slate.id}/rehearsal/${kind}`);
   useKeys({ e: go });

@@ -12,12 +12,15 @@ export function LengthField(props: {
   /** By so many millimetres, from what stands by then. */
   onStep?: (mm: number) => void;
 }) {
-  const unit = useStores().data?.units.length ?? "mm";
+  const stores = useStores().data;
+  // Until it is known which unit the user likes, none is shown: a number typed for one must not be read in another.
+  const unit = stores?.units.length ?? "mm";
   const { onStep } = props;
   return (
     <QuantityField
       label={props.label}
-      shown={length(props.mm, unit)}
+      shown={stores ? length(props.mm, unit) : ""}
+      disabled={!stores}
       unit={unit}
       units={["mm"]}
       {...(props.hint !== undefined && { hint: props.hint })}

@@ -25,7 +25,7 @@ ALTER TABLE paper ADD COLUMN sheet_price REAL CHECK (sheet_price BETWEEN 0 AND 1
 
 -- See V4 for the way. More can be tested, stand in a darkroom, and be preferred.
 PRAGMA writable_schema = ON;
-UPDATE sqlite_schema SET sql = replace(sql, '''DRY_DOWN'', ''SAFE_MINUTES''', '''DRY_DOWN'', ''SAFE_MINUTES'', ''FOG_MINUTES'', ''STRAY_MINUTES'', ''COIN_MINUTES'', ''RECIPROCITY''')
+UPDATE sqlite_schema SET sql = replace(sql, '''DRY_DOWN'', ''SAFE_MINUTES''', '''DRY_DOWN'', ''SAFE_MINUTES'', ''FOG_MINUTES'', ''STRAY_MINUTES'', ''COIN_MINUTES'', ''RECIPROCITY'', ''ALIGNMENT''')
   WHERE type = 'table' AND name = 'constant';
 UPDATE sqlite_schema SET sql = replace(sql, '''VIEWING_LIGHT'', ''SAFELIGHT''', '''VIEWING_LIGHT'', ''SAFELIGHT'', ''ROOM'', ''SCREEN''')
   WHERE type = 'table' AND name = 'thing';

@@ -50,6 +50,11 @@ public record Placement(
         return new Placement(Blades.even(borderMm), way, 0, Optional.empty(), 0.5, 0.5);
     }
 
+    /** The same with the size as it follows from the sheet. */
+    public Placement unsized() {
+        return new Placement(blades, way, overfillPercent, Optional.empty(), across, down);
+    }
+
     /** How a negative falls on a sheet of {@code sheetWidth} × {@code sheetHeight}; borders that leave less than {@code least} count as leaving that. */
     public PrintFit fit(
             Length negativeWidth, Length negativeHeight, Length sheetWidth, Length sheetHeight, Length least) {

@@ -72,4 +72,9 @@ public record MediumPart(
     public String id() {
         return core.id();
     }
+
+    /** Whether no light at all may fall on its paper. */
+    public boolean isExposedInFullDark() {
+        return BLACKOUT.equals(room);
+    }
 }

@@ -45,6 +45,9 @@ final class CarriedTime {
 
     private static final double SHORTEST_SECONDS = 0.05;
     private static final double SAME_FACTOR = 0.005;
+    /** The change of size that the craft allows for without a check. */
+    private static final Stops LEAST_CHECK_STEP = Stops.ofFraction(1, 6);
+
     private static final double SAME_CONTRAST = 0.02;
     private static final double SAME_STOPS = 1e-6;
 
@@ -172,11 +175,8 @@ final class CarriedTime {
         } else if (now.subject().isProof()) {
             lines.add(isMoved() ? "Approximate: the head stood elsewhere." : mark());
         }
-        boolean check = chain.isWorthACheck(false);
-        Stops step = open.toNearestTwelfth();
-        if (check) {
-            lines.add("Three patches " + Show.stopsApart(step) + " apart are worth their paper.");
-        }
+        Optional<Stops> step = checkStep(chain);
+        step.ifPresent(s -> lines.add(checkWords(s, through, chain.isWorthACheck(false))));
         boolean differs = Math.abs(through.inSeconds() - now.base().inSeconds()) > 0.05 || !light.equals(now.light());
         return new Proposal(
                 LightView.of(light),
@@ -185,9 +185,29 @@ final class CarriedTime {
                 headline,
                 lines,
                 open.inStops(),
-                check ? step.inStops() : null,
+                step.map(Stops::inStops).orElse(null),
                 differs,
                 List.of());
+    }
+
+    /** How far apart three patches would be that check it: offered where it is worth its paper, and to who likes to see another size before a whole sheet. */
+    private Optional<Stops> checkStep(ExposureChain chain) {
+        if (!chain.isWorthACheck(false) && (!isMoved() || now.subject().isProof())) {
+            return Optional.empty();
+        }
+        Stops open = chain.limit().toNearestTwelfth();
+        return Optional.of(open.compareTo(LEAST_CHECK_STEP) < 0 ? LEAST_CHECK_STEP : open);
+    }
+
+    private static String checkWords(Stops step, ExposureTime time, boolean worth) {
+        String patches = "hree patches " + Show.stopsApart(step) + " apart, "
+                + Show.listed(List.of(
+                        Show.seconds(time.plus(step.negated()).inSeconds()),
+                        Show.seconds(time.inSeconds()),
+                        Show.seconds(time.plus(step).inSeconds())));
+        return worth
+                ? "T" + patches + ", are worth their paper."
+                : "By these limits no check is worth its paper; t" + patches + ", would be one.";
     }
 
     /** A factor with the line that tells it, where there is something to tell. */

@@ -63,7 +63,7 @@ public class StartingTime {
      * A proposed first exposure with its arithmetic; carried over, or a plain default that says so.
      *
      * @param limitStops 95 % limit of a time that is carried over; left out of a default
-     * @param checkStepStops from patch to patch of three that are worth their paper; left out where none are
+     * @param checkStepStops from patch to patch of three that check it, worth their paper or not, as its arithmetic says; left out where none are
      * @param differs whether it is another than what stands
      * @param others starts whose limits are wider, each in a line
      */

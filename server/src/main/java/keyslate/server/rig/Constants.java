@@ -55,7 +55,9 @@ public record Constants(List<StoodConstant> found) {
         /** How long a coin lay on paper before this screen. */
         COIN_MINUTES,
         /** p of the paper's loss in long exposures. */
-        RECIPROCITY
+        RECIPROCITY,
+        /** By how much two sides of the projected window differ that face each other, mm: board and head stand askew. */
+        ALIGNMENT
     }
 
     public Constants {
@@ -106,6 +108,7 @@ public record Constants(List<StoodConstant> found) {
             case PUPIL -> new Projection.Enlarged(Magnification.of(1), number(c).figure());
             case DRY_DOWN -> Check.within("dry-down", number(c).figure(), 0, 20, "%");
             case RECIPROCITY -> new Reciprocity(number(c).figure(), RECIPROCITY_FROM_S);
+            case ALIGNMENT -> Check.notNegative("difference", number(c).figure(), "mm");
             case SAFE_MINUTES, FOG_MINUTES, STRAY_MINUTES, COIN_MINUTES ->
                 Check.notNegative("safe time", number(c).figure(), "min");
             case OPENINGS -> checkPlaces(present(c, value.places()), 1, 100);

@@ -29,6 +29,8 @@ import keyslate.store.negative.Roll;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.SheetRepository;
+import keyslate.store.slate.Slate;
+import keyslate.store.slate.SlateRepository;
 import org.springframework.stereotype.Component;
 
 /** What a new slate begins with: what fits film and format, a strip, and the time that is known, or a default that says it is one. */
@@ -51,6 +53,7 @@ class FirstRecipe {
             "A slate needs an enlarger, a lens and paper. Answer the three questions on the Bench first.";
 
     private final StoresRepository stores;
+    private final SlateRepository slates;
     private final SheetRepository sheets;
     private final RecipeRepository recipes;
     private final Media media;
@@ -59,12 +62,14 @@ class FirstRecipe {
 
     FirstRecipe(
             StoresRepository stores,
+            SlateRepository slates,
             SheetRepository sheets,
             RecipeRepository recipes,
             Media media,
             Rigs rigs,
             StartingTime startingTime) {
         this.stores = stores;
+        this.slates = slates;
         this.sheets = sheets;
         this.recipes = recipes;
         this.media = media;
@@ -125,10 +130,23 @@ class FirstRecipe {
                 paper.id(),
                 paper.widthMm(),
                 paper.heightMm(),
-                Placement.even(subject.isProof() ? 0 : USUAL_BORDER_MM, PrintFit.Way.WHOLE_PICTURE),
+                lastAsked(subject),
                 subject.isProof()
                         ? Optional.of(new Recipe.Contact(Projection.Source.LENS, USUAL_DISTANCE_MM, ""))
                         : Optional.empty());
+    }
+
+    /** The borders and the kept part that a frame was printed with last; the whole picture inside even borders where it never was. */
+    private Placement lastAsked(Subject subject) {
+        List<Slate> before = subject instanceof Subject.Single single
+                ? slates.ofFrame(single.frame().id())
+                : List.of();
+        return before.stream()
+                .reduce((earlier, later) -> later)
+                .map(s -> recipes.get(s.recipeId()).setup())
+                .filter(setup -> setup.contact().isEmpty())
+                .map(setup -> setup.placement().unsized())
+                .orElseGet(() -> Placement.even(subject.isProof() ? 0 : USUAL_BORDER_MM, PrintFit.Way.WHOLE_PICTURE));
     }
 
     /** The mark of the ring that is nearest to the usual one. */

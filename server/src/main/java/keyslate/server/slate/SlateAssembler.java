@@ -29,6 +29,7 @@ import keyslate.server.slate.SlateViews.SlateCard;
 import keyslate.server.slate.SlateViews.SlateView;
 import keyslate.server.slate.SlateViews.StandingView;
 import keyslate.server.slate.SlateViews.SubjectView;
+import keyslate.server.stores.ByHand;
 import keyslate.server.subject.PositivePath;
 import keyslate.server.subject.Subject;
 import keyslate.server.subject.Subjects;
@@ -58,6 +59,7 @@ public class SlateAssembler {
     private final RollService frames;
     private final StartingTime startingTime;
     private final Geometry geometry;
+    private final ByHand byHand;
     private final Previews previews;
     private final Tones tones;
     private final Media media;
@@ -77,6 +79,7 @@ public class SlateAssembler {
             RollService frames,
             StartingTime startingTime,
             Geometry geometry,
+            ByHand byHand,
             Previews previews,
             Tones tones,
             Media media) {
@@ -92,6 +95,7 @@ public class SlateAssembler {
         this.frames = frames;
         this.startingTime = startingTime;
         this.geometry = geometry;
+        this.byHand = byHand;
         this.previews = previews;
         this.tones = tones;
         this.media = media;
@@ -178,6 +182,7 @@ public class SlateAssembler {
                 cord.isEmpty()
                         ? List.of()
                         : Differences.between(cord.get(cord.size() - 1).rig(), rig),
+                byHand.lines(rig.medium().isExposedInFullDark()),
                 NextStep.of(slate, rig, cord, kinds),
                 basisView(rig.subject(), basis),
                 previews.key(rig, basis),

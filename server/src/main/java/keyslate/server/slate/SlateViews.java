@@ -77,6 +77,7 @@ public final class SlateViews {
      * What an edit can change; also the answer of an edit.
      *
      * @param geometry what follows from size, lens and opening
+     * @param byHand what of the equipment is looked at by hand once an evening, in words
      * @param previewKey names what the preview shows: the same key, the same picture
      */
     public record StandingView(
@@ -91,6 +92,7 @@ public final class SlateViews {
             TestView test,
             LocalView local,
             List<Difference> differences,
+            List<String> byHand,
             NextStepView next,
             PreviewBasisView previewBasis,
             String previewKey,

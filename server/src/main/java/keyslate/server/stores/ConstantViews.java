@@ -20,6 +20,7 @@ import org.jspecify.annotations.Nullable;
 /** Constants in words: what, how much, how surely, from what. */
 public final class ConstantViews {
     private static final String DEFAULT = "default";
+    private static final String ALIGNED = "Board against head, facing sides differ by";
 
     private ConstantViews() {}
 
@@ -37,6 +38,9 @@ public final class ConstantViews {
                         null,
                         null)));
         views.add(tested(found, e.id(), Name.STRAY_MINUTES));
+        views.add(find(found, e.id(), Name.ALIGNMENT, "")
+                .map(ConstantViews::view)
+                .orElseGet(() -> byDefault(Name.ALIGNMENT, ALIGNED, "not tested", null, null)));
         views.add(find(found, e.id(), Name.EVENNESS, "")
                 .map(ConstantViews::view)
                 .orElseGet(() -> byDefault(Name.EVENNESS, "Evenness, darkest corner", "not measured", null, null)));
@@ -186,6 +190,12 @@ public final class ConstantViews {
                         minutesOf(Name.valueOf(c.name())),
                         Show.number(c.value().value()) + " min",
                         null);
+            case ALIGNMENT ->
+                found(
+                        c,
+                        ALIGNED,
+                        Show.number(c.value().value()) + " mm",
+                        "± " + Show.number(c.value().limit()) + " mm");
             case RECIPROCITY ->
                 found(
                         c,

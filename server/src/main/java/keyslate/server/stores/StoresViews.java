@@ -153,7 +153,7 @@ public final class StoresViews {
     /**
      * A constant of a thing.
      *
-     * @param name LAG, EVENNESS, COLUMN, OPENINGS, PUPIL, DRY_DOWN or SAFE_MINUTES
+     * @param name LAG, EVENNESS, COLUMN, OPENINGS, PUPIL, DRY_DOWN, RECIPROCITY, ALIGNMENT, or the minutes of a test: SAFE_MINUTES, FOG_MINUTES, STRAY_MINUTES, COIN_MINUTES
      * @param label what it is, in words
      * @param text with its unit
      * @param limit that the truth lies within in 95 of 100, with its unit
@@ -249,7 +249,7 @@ public final class StoresViews {
     /**
      * A constant as its owner says it.
      *
-     * @param name LAG in seconds, DRY_DOWN in percent, SAFE_MINUTES in minutes
+     * @param name LAG in seconds, DRY_DOWN in percent, ALIGNMENT in mm, RECIPROCITY as exponent, the tests in minutes
      * @param value in that unit
      * @param limit 95 %, in the same unit; that of a default when left out
      * @param remark from what

@@ -158,7 +158,7 @@ class RollsIT extends JourneyTest {
         assertThat(sheet.getByRole(AriaRole.STATUS)).containsText("5 of 5 cut");
         sheet.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Done"))
                 .click();
-        roll("Roll 45").scrollIntoViewIfNeeded();
+        frame(roll("Roll 45"), "5").scrollIntoViewIfNeeded();
         assertThat(roll("Roll 45").locator("img")).hasCount(5);
     }
 

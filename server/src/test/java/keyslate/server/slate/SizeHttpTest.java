@@ -125,6 +125,17 @@ class SizeHttpTest extends ApplicationTest {
     }
 
     @Test
+    void anotherSlateOfAFrameBeginsWithWhatItAskedForLast() {
+        String frame = frames("again film", "MONOCHROME", 56, 41.5, 1).get(0);
+        setup(slate(frame), Map.of("fit", "FILL_SHEET", "overfillPercent", 2, "cropDown", 0.2, "borderMm", 9));
+        JsonNode again = http().slate(slate(frame)).get("standing").get("setup");
+        assertThat(again.get("fit").asString()).isEqualTo("FILL_SHEET");
+        assertThat(again.get("cropDown").asDouble()).isEqualTo(0.2);
+        assertThat(again.get("borderMm").asDouble()).isEqualTo(9);
+        assertThat(again.get("overfillPercent").asDouble()).isEqualTo(2);
+    }
+
+    @Test
     void bladesStandEachForItself() {
         String slate = slate(frames("blade film", "MONOCHROME", 56, 41.5, 1).get(0));
         JsonNode set = setup(
@@ -199,6 +210,8 @@ class SizeHttpTest extends ApplicationTest {
         assertThat(carried.get("source").asString()).isEqualTo("rescaled");
         assertThat(carried.get("arithmetic").get(1).asString()).contains("2.68 for the size");
         assertThat(carried.get("limitStops").asDouble()).isBetween(0.03, 1.0 / 6);
+        assertThat(carried.get("checkStepStops").asDouble()).isCloseTo(1.0 / 6, within(1e-9));
+        assertThat(carried.get("arithmetic").get(3).asString()).contains("⅙ stop apart, 20.3 s, 22.8 s and 25.5 s");
         assertThat(larger.get("geometry").get("movedSinceLook").get(0).asString())
                 .isEqualTo("the size was 4.5 ×");
         JsonNode wider = setup(slate, Map.of("apertureMark", 5.6)).get("setup").get("startingTime");

@@ -46,6 +46,71 @@ class StoresHttpTest extends ApplicationTest {
         retire(lens.get("id").asString());
     }
 
+    /** What the user's own tests found stands on the list before paper comes out. */
+    @Test
+    void ownTestsStandOnTheListBeforeASheet() {
+        String light = shelf(
+                        http().post("/api/stores/things", Map.of("kind", "SAFELIGHT", "name", "Amber lamp"))
+                                .json(),
+                        "things",
+                        "Amber lamp")
+                .get("id")
+                .asString();
+        String slate = http().newSlate("Window shelf");
+        assertThat(byHand(slate)).contains("Amber lamp: never tested");
+        http().post(
+                        "/api/stores/" + light + "/constants",
+                        Map.of("name", "SAFE_MINUTES", "value", 4, "remark", "coin and card"));
+        assertThat(byHand(slate)).contains("Amber lamp: safe for 4 min, by your test");
+        String screen = shelf(
+                        http().post("/api/stores/things", Map.of("kind", "SCREEN", "name", "Old tablet"))
+                                .json(),
+                        "things",
+                        "Old tablet")
+                .get("id")
+                .asString();
+        assertThat(byHand(slate)).noneMatch(line -> line.startsWith("Old tablet"));
+        http().edit(
+                        slate,
+                        "setup/paperId",
+                        shelf(stores(), "papers", "Colour gloss 20 × 25")
+                                .get("id")
+                                .asString());
+        assertThat(byHand(slate)).contains("Amber lamp off", "Old tablet covered: never tested with a coin");
+        retire(light);
+        retire(screen);
+        assertThat(byHand(slate)).isEmpty();
+    }
+
+    private List<String> byHand(String slate) {
+        return http().slate(slate)
+                .get("standing")
+                .get("byHand")
+                .valueStream()
+                .map(JsonNode::asString)
+                .toList();
+    }
+
+    @Test
+    void aBoardThatStandsAskewIsEnteredWithItsDay() {
+        JsonNode enlarger = stores().get("enlargers").get(0);
+        String id = enlarger.get("id").asString();
+        JsonNode found = http().post(
+                        "/api/stores/" + id + "/constants",
+                        Map.of("name", "ALIGNMENT", "value", 1.5, "remark", "ruler on the board"))
+                .json()
+                .get("enlargers")
+                .get(0)
+                .get("constants")
+                .valueStream()
+                .filter(c -> c.get("name").asString().equals("ALIGNMENT"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(found.get("text").asString()).isEqualTo("1.5 mm");
+        assertThat(found.hasNonNull("foundAt")).isTrue();
+        http().send("DELETE", "/api/stores/constants/" + found.get("id").asString(), "");
+    }
+
     /** Makers open a lens as far as they can: f/4.5 before half stops from f/4.8 on. */
     @Test
     void theWidestMarkMayLieBetweenTwoClicks() {
