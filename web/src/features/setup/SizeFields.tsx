@@ -52,6 +52,7 @@ function Side(props: SlateContext & { label: string; name: "sheetWidthMm" | "she
     <LengthField
       label={props.label}
       mm={slate.setup[name]}
+      small={name === "borderMm"}
       error={edit.error?.at(`/setup/${name}`)}
       onCommit={(mm) => edit.mutateAsync({ setup: { [name]: mm } })}
       onStep={(mm) => edit.mutate((now) => ({ setup: { [name]: Math.max(0, now.setup[name] + mm) } }))}
@@ -112,6 +113,7 @@ function More(props: SlateContext) {
     <LengthField
       label={label}
       mm={setup.blades[name]}
+      small
       error={edit.error?.at(`/setup/blades/${name}`) ?? edit.error?.at("/setup/blades")}
       onCommit={(mm) => edit.mutateAsync({ setup: { blades: { [name]: mm } } })}
       onStep={(mm) =>

@@ -7,6 +7,8 @@ export function LengthField(props: {
   label: string;
   mm: number;
   hint?: string;
+  /** A border, a blade: millimetres to who measures in centimetres. */
+  small?: boolean;
   error?: string | undefined;
   onCommit: (mm: number) => unknown;
   /** By so many millimetres, from what stands by then. */
@@ -14,7 +16,8 @@ export function LengthField(props: {
 }) {
   const stores = useStores().data;
   // Until it is known which unit the user likes, none is shown: a number typed for one must not be read in another.
-  const unit = stores?.units.length ?? "mm";
+  const liked = stores?.units.length ?? "mm";
+  const unit = props.small && liked === "cm" ? "mm" : liked;
   const { onStep } = props;
   return (
     <QuantityField

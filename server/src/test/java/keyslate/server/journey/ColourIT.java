@@ -72,7 +72,8 @@ class ColourIT extends JourneyTest {
         page.waitForURL("**/test?**");
         tabsTo("Right density at");
         keys.press("ArrowRight");
-        assertThat(page.getByRole(AriaRole.SLIDER)).hasAttribute("aria-valuetext", Pattern.compile("patch 1"));
+        assertThat(page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Right density at")))
+                .hasAttribute("aria-valuetext", Pattern.compile("patch 1"));
         tabsTo("Set 0/48/57");
         keys.press("Enter");
         assertThat(printer().verdict()).containsText("on record");

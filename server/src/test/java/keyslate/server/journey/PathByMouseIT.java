@@ -56,7 +56,7 @@ class PathByMouseIT extends JourneyTest {
         printer.chooses("Fill the sheet");
         assertThat(page.getByText("of the negative fall beside the paper")).isVisible();
         printer.enters("White border", "10 mm");
-        assertThat(page.getByText("Magnification")).isVisible();
+        assertThat(page.getByText("Picture on paper")).isVisible();
         printer.presses("Undo");
         assertThat(printer.field("White border")).not().hasValue("10");
         printer.presses("Redo");
