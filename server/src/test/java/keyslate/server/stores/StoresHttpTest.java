@@ -80,6 +80,7 @@ class StoresHttpTest extends ApplicationTest {
         retire(light);
         retire(screen);
         assertThat(byHand(slate)).isEmpty();
+        http().send("DELETE", "/api/slates/" + slate, "");
     }
 
     private List<String> byHand(String slate) {
