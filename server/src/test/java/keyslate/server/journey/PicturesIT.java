@@ -36,7 +36,7 @@ class PicturesIT extends JourneyTest {
                 assertThat(printer().button("Set 0/")).isVisible();
             }
             // These are looked at by the rules of every view; one picture of colour and one of stores are enough.
-            if (!List.of("colour-setup", "colour-plan", "colour-judge", "measure")
+            if (!List.of("colour-setup", "colour-plan", "colour-judge", "measure", "cut")
                     .contains(view.name())) {
                 take(view.name());
             }

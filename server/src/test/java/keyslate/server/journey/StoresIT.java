@@ -167,9 +167,24 @@ class StoresIT extends JourneyTest {
             page().waitForURL("**/stores?thing=**");
             assertThat(panel()).containsText("True openings, farthest off");
         }
+        thing("Enlargers and heads", "Yard enlarger").click();
+        for (String lens : new String[] {"50 mm lens", "80 mm lens", "150 mm lens"}) {
+            panel().locator(".constant")
+                    .filter(new Locator.FilterOptions().setHasText("Column scale, " + lens))
+                    .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Measure it"))
+                    .click();
+            page().waitForURL("**/measure/COLUMN?**");
+            for (int left = toGo(); left > 0; left--) {
+                assertThat(printer().verdict()).containsText(left + " reading");
+                printer().presses("Read the simulated meter");
+            }
+            printer().presses("Keep it");
+            page().waitForURL("**/stores?thing=**");
+        }
         printer().opens(slate + "/keep");
         assertThat(page().locator("main")).hasText(kept, new LocatorAssertions.HasTextOptions().setUseInnerText(true));
         printer().opens(slate + "/setup");
+        assertThat(page().getByText(Pattern.compile(", column \\d+ mm"))).isVisible();
         page().getByText("Other openings").click();
         assertThat(page().getByText("clicks closed").first()).isVisible();
     }

@@ -19,10 +19,12 @@ record View(String name, String path, String ready) {
         String board = slate(slates, "Test board");
         String enlarger =
                 read(page, "/api/stores").get("enlargers").get(0).get("id").asString();
+        String paper = read(page, "/api/stores").get("papers").get(0).get("id").asString();
         return List.of(
                 new View("bench", "/", ".verdict"),
                 new View("stores", "/stores?thing=" + enlarger, ".constant"),
                 new View("measure", "/stores/enlargers/" + enlarger + "/measure/LAG", ".readings"),
+                new View("cut", "/stores/papers/" + paper + "/cut", ".cut-sheet"),
                 new View("rolls", "/rolls", ".proof img"),
                 new View("choose", "/slates/" + worked + "/choose", ".proof img"),
                 new View("setup", "/slates/" + worked + "/setup", ".easel-picture"),
