@@ -45,6 +45,33 @@ class DecisionHttpTest extends ApplicationTest {
         assertThat(between).isBetween(patch(1), patch(2));
     }
 
+    /** Paper that dries down by 8 % gets 8 % less time by a wet strip, and all of it by a dry one; the sheet keeps how it was read. */
+    @Test
+    void aWetStripIsAllowedForWhatItsPaperDriesDownBy() {
+        String paper =
+                http().slate(slate).get("standing").get("setup").get("paperId").asString();
+        http().post(
+                        "/api/stores/" + paper + "/constants",
+                        Map.of("name", "DRY_DOWN", "value", 8, "remark", "two strips, one dried"));
+        JsonNode wet = proposal(2, 2);
+        assertThat(wet.get("seconds").asDouble()).isCloseTo(0.92 * patch(2), within(0.06));
+        assertThat(wet.toString()).contains("dries down by 8 %");
+        JsonNode dry = http().post(reading() + "/proposal", Map.of("whitesAt", 2, "blacksAt", 2, "dry", true))
+                .json();
+        assertThat(dry.get("seconds").asDouble()).isCloseTo(patch(2), within(0.06));
+        assertThat(dry.toString()).doesNotContain("dries down");
+        http().get("/api/stores")
+                .json()
+                .get("papers")
+                .valueStream()
+                .filter(box -> box.get("id").asString().equals(paper))
+                .flatMap(box -> box.get("constants").valueStream())
+                .filter(c -> c.hasNonNull("id"))
+                .forEach(c -> http().send(
+                                "DELETE", "/api/stores/constants/" + c.get("id").asString(), ""));
+        assertThat(proposal(2, 2).get("seconds").asDouble()).isCloseTo(patch(2), within(0.06));
+    }
+
     @Test
     void marksThatAreMissingOrOffTheStripAreRefusedAtTheirField() {
         assertThat(http().post(reading() + "/proposal", Map.of("blacksAt", 1)).pointers())
