@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import keyslate.core.quantity.Length;
 import keyslate.core.size.CutPlan;
@@ -20,7 +19,6 @@ import keyslate.server.cutting.CuttingViews.CutPlace;
 import keyslate.server.cutting.CuttingViews.CutView;
 import keyslate.server.cutting.CuttingViews.FenceStep;
 import keyslate.server.stores.Transports;
-import keyslate.store.bench.Paper;
 import keyslate.store.bench.Thing;
 
 /** A plan of cuts in words: to read, to memorise, to hear in the dark. */
@@ -28,25 +26,14 @@ final class CutWords {
     private static final double SAME_MM = 0.0005;
     private static final Map<String, Double> MM = Map.of("mm", 1.0, "cm", 10.0, "in", 25.4);
 
-    private final Job job;
+    private final CuttingService.Asked job;
     private final PaperCutting plan;
     private final String unit;
     private final String room;
 
-    /** A plan, and what it is for; {@code first} as it was asked for. */
-    record Job(Paper paper, List<Wanted> wanted, int sheets, Optional<Length> first, PaperCutting plan) {
-        Length width() {
-            return Length.ofMm(paper.widthMm());
-        }
-
-        Length height() {
-            return Length.ofMm(paper.heightMm());
-        }
-    }
-
-    CutWords(Job job, String unit, String room) {
+    CutWords(CuttingService.Asked job, PaperCutting plan, String unit, String room) {
         this.job = job;
-        this.plan = job.plan();
+        this.plan = plan;
         this.unit = unit;
         this.room = room;
     }

@@ -66,13 +66,9 @@ class CuttingService {
     }
 
     private CutWords words(CuttingAsked asked) {
-        CutWords.Job job = job(asked);
-        return new CutWords(job, unit(), media.of(job.paper().kind()).room());
-    }
-
-    private CutWords.Job job(CuttingAsked asked) {
         Asked job = checked(asked.paperId(), asked.wanted(), asked.sheets(), asked.firstMm());
-        return new CutWords.Job(job.paper(), job.wanted(), job.sheets(), job.first(), planned(job));
+        return new CutWords(
+                job, planned(job), unit(), media.of(job.paper().kind()).room());
     }
 
     private String unit() {
