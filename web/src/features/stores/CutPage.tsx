@@ -175,14 +175,21 @@ function Cutting(props: { paper: Stores["papers"][number]; unit: string }) {
           restsOn={found?.spoils ?? []}
         >
           {found && (
-            <Button type="primary" className="on-dark" loading={done.isPending} onClick={() => done.mutate()}>
+            <Button
+              type="primary"
+              className="on-dark"
+              disabled={plan.isPlaceholderData}
+              loading={done.isPending}
+              onClick={() => done.mutate()}
+            >
               It is cut: pieces into the box
             </Button>
           )}
-          {found && (
+          {found && found.steps.length > 0 && (
             <>
               <Button
                 className="on-dark-quiet"
+                disabled={plan.isPlaceholderData}
                 onClick={() => {
                   openAudio();
                   if (roomOf(found.room) === "blackout") takeWholeScreen();
@@ -191,7 +198,12 @@ function Cutting(props: { paper: Stores["papers"][number]; unit: string }) {
               >
                 Say it in the dark
               </Button>
-              <Button className="on-dark-quiet" loading={card.isPending} onClick={() => card.mutate()}>
+              <Button
+                className="on-dark-quiet"
+                disabled={plan.isPlaceholderData}
+                loading={card.isPending}
+                onClick={() => card.mutate()}
+              >
                 Card
               </Button>
             </>

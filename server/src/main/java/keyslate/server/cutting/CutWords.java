@@ -53,7 +53,9 @@ final class CutWords {
         return new CutView(
                 job.paper().widthMm(),
                 job.paper().heightMm(),
-                plan.line().stream().map(this::fence).collect(Collectors.joining(", ")) + ".",
+                plan.line().isEmpty()
+                        ? "Nothing to cut."
+                        : plan.line().stream().map(this::fence).collect(Collectors.joining(", ")) + ".",
                 headline(),
                 plan.proven(),
                 steps(),
@@ -81,6 +83,9 @@ final class CutWords {
 
     private String headline() {
         int settings = plan.settings().size();
+        if (settings == 0) {
+            return "It is the sheet itself.";
+        }
         return (settings == 1 ? "One setting, " : settings + " settings, ") + plan.cuts()
                 + (plan.cuts() == 1 ? " cut" : " cuts") + " a sheet"
                 + (plan.proven() ? "" : "; good, not proven best")

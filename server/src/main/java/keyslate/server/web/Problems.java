@@ -13,6 +13,7 @@ import keyslate.store.StorageException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.TypeMismatchException;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
@@ -141,6 +142,19 @@ class Problems extends ResponseEntityExceptionHandler {
         return new ResponseEntity<>(detail, HttpStatus.BAD_REQUEST);
     }
 
+    /** A part of the address that is not of its kind, such as a word where a number belongs. */
+    @Override
+    protected ResponseEntity<Object> handleTypeMismatch(
+            TypeMismatchException e,
+            org.springframework.http.HttpHeaders headers,
+            org.springframework.http.HttpStatusCode status,
+            org.springframework.web.context.request.WebRequest request) {
+        String text = expected(e.getRequiredType());
+        ProblemDetail detail = detail(HttpStatus.UNPROCESSABLE_CONTENT, "refused", "That cannot be set", text);
+        detail.setProperty("errors", List.of(new FieldErrors.FieldError("/" + e.getPropertyName(), "E_TYPE", text)));
+        return new ResponseEntity<>(detail, HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
     /** What the framework itself refuses gets a stable code too: the name of its status. */
     @Override
     protected ResponseEntity<Object> handleExceptionInternal(
@@ -163,7 +177,10 @@ class Problems extends ResponseEntityExceptionHandler {
         return answer;
     }
 
-    private static String expected(Class<?> type) {
+    private static String expected(@Nullable Class<?> type) {
+        if (type == boolean.class || type == Boolean.class) {
+            return "true or false belongs here";
+        }
         boolean number = type != null && (Number.class.isAssignableFrom(type) || type.isPrimitive());
         if (type != null && type.isEnum()) {
             return "one of "

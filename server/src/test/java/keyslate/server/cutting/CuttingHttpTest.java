@@ -92,6 +92,17 @@ class CuttingHttpTest extends ApplicationTest {
     }
 
     @Test
+    void aPieceAsLargeAsTheSheetNeedsNoCut() {
+        String box = box(240, 300);
+        JsonNode plan = http().post(
+                        "/api/cutting", Map.of("paperId", box, "wanted", List.of(wanted("sheet", 300, 240, 1))))
+                .json();
+        assertThat(plan.get("line").asString()).isEqualTo("Nothing to cut.");
+        assertThat(plan.get("steps")).isEmpty();
+        retire(box);
+    }
+
+    @Test
     void theFenceIsSaidInTheUsersUnit() {
         String box = box(240, 300);
         http().put("/api/stores/units", Map.of("length", "mm"));

@@ -338,6 +338,9 @@ class SizeHttpTest extends ApplicationTest {
                     .forEach(p -> assertThat(p.getMediaBox().getWidth())
                             .isCloseTo((float) (297 * POINTS_PER_MM), within(0.1f)));
         }
+        Answer neither = http().get("/api/slates/" + slate + "/sizing-sheet?inParts=perhaps");
+        assertThat(neither.pointers()).containsExactly("/inParts");
+        assertThat(neither.text()).contains("true or false belongs here");
         setup(slate, Map.of("projection", "LENS"));
         assertThat(http().get("/api/slates/" + slate + "/sizing-sheet").status())
                 .isIn(409, 422);
