@@ -71,12 +71,11 @@ final class LightField {
         if (evenness.isEven()) {
             return;
         }
-        for (int i = 0; i < columns * rows; i++) {
-            double x = view.left() + view.width() * (i % columns + 0.5) / columns;
-            double y = view.top() + view.height() * (i / columns + 0.5) / rows;
-            float more = (float) evenness.at(x, y).toLogExposure();
-            for (int p = 0; p < ofPlanes; p++) {
-                planes[p][i] += more;
+        float[] more = evenness.over(view, columns, rows);
+        for (int p = 0; p < ofPlanes; p++) {
+            float[] plane = planes[p];
+            for (int i = 0; i < more.length; i++) {
+                plane[i] += more[i];
             }
         }
     }

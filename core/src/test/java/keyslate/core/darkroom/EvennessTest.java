@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import keyslate.core.local.AreaMask;
 import keyslate.core.quantity.QuantityException;
 import keyslate.core.quantity.Stops;
 import keyslate.core.script.Part;
@@ -31,6 +32,20 @@ class EvennessTest {
     @Test
     void isAsAtItsEdgeBesideThePicture() {
         assertThat(LIGHT.at(0, 0).inStops()).isCloseTo(-0.1, within(1e-12));
+    }
+
+    @Test
+    void aPictureIsShadedByWhatLiesAtEachPlace() {
+        AreaMask.View view = new AreaMask.View(0.05, 0.1, 0.9, 0.85, 1.5);
+        float[] over = LIGHT.over(view, 7, 5);
+        for (int row = 0; row < 5; row++) {
+            for (int column = 0; column < 7; column++) {
+                double x = 0.05 + 0.9 * (column + 0.5) / 7;
+                double y = 0.1 + 0.85 * (row + 0.5) / 5;
+                assertThat((double) over[row * 7 + column])
+                        .isCloseTo(LIGHT.at(x, y).toLogExposure(), within(1e-6));
+            }
+        }
     }
 
     @Test
