@@ -163,7 +163,15 @@ function Cutting(props: { paper: Stores["papers"][number]; unit: string }) {
         </div>
         {found && <Steps plan={found} first={first} onFirst={setFirst} />}
         <Verdict
-          headline={found ? found.line : problem ? "These do not come out." : "What is to be cut?"}
+          headline={
+            complete && plan.isFetching
+              ? "Looking for the fewest settings …"
+              : found
+                ? found.line
+                : problem
+                  ? "These do not come out."
+                  : "What is to be cut?"
+          }
           why={
             found?.headline ??
             problem?.at("/wanted") ??

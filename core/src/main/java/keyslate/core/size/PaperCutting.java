@@ -135,7 +135,8 @@ public record PaperCutting(CutPlan plan, List<Ribbon> ribbons, boolean proven) {
         Comparator<PaperCutting> order = Comparator.comparingInt(PaperCutting::fences)
                 .thenComparingInt(PaperCutting::cuts)
                 .thenComparing(p -> -p.plan().largestOffcutSquareMm());
-        return choices.stream()
+        // Each choice is a search of its own; of equals the first one wins, whichever is done first.
+        return choices.parallelStream()
                 .filter(c -> c.fits(sheetWidth, sheetHeight))
                 .flatMap(c -> CutPlan.of(sheetWidth, sheetHeight, c.pieces(), first)
                         .map(plan -> new PaperCutting(plan, c.ribbons(), pieces <= CutPlan.MOST_PIECES))
