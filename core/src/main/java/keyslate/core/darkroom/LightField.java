@@ -28,7 +28,7 @@ final class LightField {
 
     /** An empty field for a picture, as fine as the reaches of its bursts need. */
     static LightField forPicture(int width, int height, Stream<Reach> reaches, int planes) {
-        boolean strip = reaches.anyMatch(r -> r.uncovered().isPresent());
+        boolean strip = reaches.anyMatch(Reach::isSharp);
         return strip ? new LightField(width, height, planes) : new LightField(coarse(width), coarse(height), planes);
     }
 

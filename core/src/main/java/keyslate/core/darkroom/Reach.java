@@ -2,6 +2,7 @@ package keyslate.core.darkroom;
 
 import java.util.List;
 import java.util.Optional;
+import keyslate.core.script.WedgeDisc;
 
 /**
  * Where on the sheet the light of one burst falls.
@@ -9,10 +10,12 @@ import java.util.Optional;
  * @param heldBack areas under a tool all through it
  * @param burned the one area the light was let through to, when this is a burn
  * @param uncovered the part not under the card, when this is a burst of a strip
+ * @param disc a wedge that lies on the paper
  */
-public record Reach(List<Area> heldBack, Optional<Area> burned, Optional<Uncovered> uncovered) {
+public record Reach(
+        List<Area> heldBack, Optional<Area> burned, Optional<Uncovered> uncovered, Optional<WedgeDisc> disc) {
     /** The whole sheet, nothing held back. */
-    public static final Reach WHOLE = new Reach(List.of(), Optional.empty(), Optional.empty());
+    public static final Reach WHOLE = new Reach(List.of(), Optional.empty(), Optional.empty(), Optional.empty());
 
     /** An area with its soft edge, as a fraction of the frame's longer side. */
     public record Area(keyslate.core.local.AreaShape shape, double softEdge) {}
@@ -26,15 +29,20 @@ public record Reach(List<Area> heldBack, Optional<Area> burned, Optional<Uncover
 
     /** Only the burned area. */
     public static Reach burn(Area area) {
-        return new Reach(List.of(), Optional.of(area), Optional.empty());
+        return new Reach(List.of(), Optional.of(area), Optional.empty(), Optional.empty());
     }
 
     /** The whole sheet but for what is held back. */
     public static Reach holding(List<Area> areas) {
-        return new Reach(areas, Optional.empty(), Optional.empty());
+        return new Reach(areas, Optional.empty(), Optional.empty(), Optional.empty());
+    }
+
+    /** Whether it has hard edges. */
+    boolean isSharp() {
+        return uncovered.isPresent() || disc.isPresent();
     }
 
     boolean isWhole() {
-        return heldBack.isEmpty() && burned.isEmpty() && uncovered.isEmpty();
+        return heldBack.isEmpty() && burned.isEmpty() && uncovered.isEmpty() && disc.isEmpty();
     }
 }

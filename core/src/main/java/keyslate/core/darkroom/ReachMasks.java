@@ -6,6 +6,7 @@ import java.util.Map;
 import keyslate.core.darkroom.Reach.Area;
 import keyslate.core.darkroom.Reach.Uncovered;
 import keyslate.core.local.AreaMask;
+import keyslate.core.script.WedgeDisc;
 
 /** Which share of a burst each place of the sheet gets; outlines that were drawn before are kept. */
 final class ReachMasks {
@@ -38,6 +39,7 @@ final class ReachMasks {
             }
         }
         reach.uncovered().ifPresent(part -> cover(shares, part, columns, rows));
+        reach.disc().ifPresent(disc -> dim(shares, disc, columns, rows));
         return shares;
     }
 
@@ -54,6 +56,12 @@ final class ReachMasks {
             masks.put(key, made);
         }
         return made;
+    }
+
+    private static void dim(float[] shares, WedgeDisc disc, int columns, int rows) {
+        for (int i = 0; i < shares.length; i++) {
+            shares[i] *= (float) disc.shareAt((i % columns + 0.5) / columns, (i / columns + 0.5) / rows);
+        }
     }
 
     private static void cover(float[] shares, Uncovered part, int columns, int rows) {

@@ -62,7 +62,8 @@ public record SheetLight(double logPerSecond, List<Burst> bursts, Evenness evenn
         Reach reach = new Reach(
                 phase.held().stream().map(areas).toList(),
                 phase.burned().map(areas),
-                phase.uncovered().map(SheetLight::uncovered));
+                phase.uncovered().map(SheetLight::uncovered),
+                phase.disc());
         return new Burst(step.light(), given.receivedSeconds(), reach);
     }
 

@@ -12,6 +12,14 @@ public enum Cue {
     SET_TIMER,
     /** The card over one patch more. */
     MOVE_CARD,
+    /** The card with a slot, or two cards: one patch alone is free. */
+    ONE_PATCH_FREE,
+    /** The paper on by one patch, the window where it is. */
+    MOVE_PAPER,
+    /** The exposed piece away, the next one from its box to its place, marked. */
+    TAKE_PIECE,
+    /** The lens by so many clicks. */
+    CHANGE_OPENING,
     /** A tool in, hold back. */
     HOLD,
     /** The card with the hole: let an area through. */

@@ -59,11 +59,21 @@ public record ExposureStep(
     public ExposureStep after(Cue first) {
         List<Cue> with = new ArrayList<>(List.of(first));
         with.addAll(cues);
-        return new ExposureStep(place, piece, light, opening, set, presses, phases, with);
+        return with(with);
+    }
+
+    /** The same step with other cues. */
+    public ExposureStep with(List<Cue> others) {
+        return new ExposureStep(place, piece, light, opening, set, presses, phases, others);
     }
 
     /** Light of one phase, in seconds of full light. */
-    public record Given(Phase phase, double receivedSeconds) {}
+    public record Given(Phase phase, double receivedSeconds) {
+        /** The same through another opening. */
+        public Given times(double factor) {
+            return new Given(phase, receivedSeconds * factor);
+        }
+    }
 
     /** All the seconds the lamp is on for it. */
     public double totalSetSeconds() {

@@ -11,8 +11,14 @@ import keyslate.core.quantity.Check;
  * @param held keys of the areas held back all through it
  * @param burned key of the one area the light is let through to, when this is a burn
  * @param uncovered the part of the piece that is not under the card; none = all of it
+ * @param disc what lies on the paper all through it; none as a rule
  */
-public record Phase(double seconds, List<String> held, Optional<String> burned, Optional<Part> uncovered) {
+public record Phase(
+        double seconds,
+        List<String> held,
+        Optional<String> burned,
+        Optional<Part> uncovered,
+        Optional<WedgeDisc> disc) {
     public Phase {
         Check.positive("phase", seconds, "s");
         held = List.copyOf(held);
@@ -20,17 +26,22 @@ public record Phase(double seconds, List<String> held, Optional<String> burned, 
 
     /** The whole piece, but for what is held back. */
     public static Phase holding(double seconds, List<String> held) {
-        return new Phase(seconds, held, Optional.empty(), Optional.empty());
+        return new Phase(seconds, held, Optional.empty(), Optional.empty(), Optional.empty());
     }
 
     /** One area alone. */
     public static Phase burning(double seconds, String area) {
-        return new Phase(seconds, List.of(), Optional.of(area), Optional.empty());
+        return new Phase(seconds, List.of(), Optional.of(area), Optional.empty(), Optional.empty());
     }
 
     /** What the card leaves uncovered. */
     public static Phase uncovering(double seconds, Part part) {
-        return new Phase(seconds, List.of(), Optional.empty(), Optional.of(part));
+        return new Phase(seconds, List.of(), Optional.empty(), Optional.of(part), Optional.empty());
+    }
+
+    /** The whole piece, through a wedge that lies on it. */
+    public static Phase through(double seconds, WedgeDisc disc) {
+        return new Phase(seconds, List.of(), Optional.empty(), Optional.empty(), Optional.of(disc));
     }
 
     /** Everything under the card: the lamp is lit, the paper gets nothing. */
@@ -43,6 +54,6 @@ public record Phase(double seconds, List<String> held, Optional<String> burned, 
     }
 
     Phase lasting(double other) {
-        return new Phase(other, held, burned, uncovered);
+        return new Phase(other, held, burned, uncovered, disc);
     }
 }

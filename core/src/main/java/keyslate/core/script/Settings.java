@@ -15,7 +15,7 @@ public record Settings(boolean unseen, boolean dials, boolean ownTimer) {
     public static final Settings SEEN = new Settings(false, false, false);
 
     /** What the hands do for it before the next exposure. */
-    List<Cue> cues(ExposureStep before, ExposureStep next) {
+    public List<Cue> cues(ExposureStep before, ExposureStep next) {
         boolean light = !before.light().equals(next.light());
         boolean time = ownTimer && !before.set().equals(next.set());
         List<Cue> cues = new ArrayList<>();

@@ -2,15 +2,20 @@ package keyslate.core.script;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.TreeSet;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
 import keyslate.core.exposure.LampLag;
 
 /**
  * The patches of a test, found from where the light of its steps fell and not from their order.
  *
- * @param patches the one that was to get least first
+ * @param patches the one that was to get least first; pieces of different lights in their order
  */
 public record SheetPatches(List<Patch> patches) {
     private static final double SAME_PLACE = 1e-9;
@@ -18,40 +23,107 @@ public record SheetPatches(List<Patch> patches) {
     /**
      * A patch.
      *
-     * @param number from 1, the one that was to get least
-     * @param place on its piece
-     * @param plannedSeconds what it was to receive
-     * @param receivedSeconds what it did receive
+     * @param number from 1, in the order of the list
+     * @param piece it lies on, from 1
+     * @param place on its piece; of a sector the whole disc
+     * @param sector of a wedge, from 0; none as a rule
+     * @param step one that fell on it
+     * @param plannedSeconds what it was to receive, as if all of it came through the standing opening
+     * @param receivedSeconds what it did receive, alike
      */
-    public record Patch(int number, Part place, double plannedSeconds, double receivedSeconds) {}
+    public record Patch(
+            int number,
+            int piece,
+            Part place,
+            OptionalInt sector,
+            ExposureStep step,
+            double plannedSeconds,
+            double receivedSeconds) {
+        private Patch numbered(int other) {
+            return new Patch(other, piece, place, sector, step, plannedSeconds, receivedSeconds);
+        }
+    }
 
-    private record Light(Part reach, double planned, double received) {}
+    private record Light(ExposureStep step, Part reach, Optional<WedgeDisc> disc, double planned, double received) {}
 
     public SheetPatches {
         patches = List.copyOf(patches);
     }
 
-    /**
-     * The patches of one piece.
-     *
-     * @param receivedSeconds seconds of full light that a step really gave
-     */
+    /** What is known of the light of a step. */
+    public interface Given {
+        /** Seconds of full light that a step really gave. */
+        double received(ExposureStep step);
+
+        /** How many times the standing opening's light its opening gives. */
+        double openingFactor(ExposureStep step);
+    }
+
+    /** Steps as they are planned, all through the standing opening. */
     public static SheetPatches of(
             List<ExposureStep> steps, LampLag lag, ToDoubleFunction<ExposureStep> receivedSeconds) {
-        List<Light> lights = new ArrayList<>();
+        return of(steps, lag, new Given() {
+            @Override
+            public double received(ExposureStep step) {
+                return receivedSeconds.applyAsDouble(step);
+            }
+
+            @Override
+            public double openingFactor(ExposureStep step) {
+                return 1;
+            }
+        });
+    }
+
+    /** The patches of all pieces. */
+    public static SheetPatches of(List<ExposureStep> steps, LampLag lag, Given given) {
+        Map<Integer, List<Light>> pieces = new LinkedHashMap<>();
         for (ExposureStep step : steps) {
-            step.planned(lag).forEach(g -> lights.add(new Light(reach(g), g.receivedSeconds(), 0)));
-            step.given(receivedSeconds.applyAsDouble(step), lag)
-                    .forEach(g -> lights.add(new Light(reach(g), 0, g.receivedSeconds())));
+            double factor = given.openingFactor(step);
+            List<Light> lights = pieces.computeIfAbsent(step.piece(), p -> new ArrayList<>());
+            step.planned(lag).forEach(g -> lights.add(light(step, g, factor * g.receivedSeconds(), 0)));
+            step.given(given.received(step), lag)
+                    .forEach(g -> lights.add(light(step, g, 0, factor * g.receivedSeconds())));
         }
-        return new SheetPatches(numbered(lights));
+        List<Patch> found = new ArrayList<>();
+        pieces.values().forEach(lights -> found.addAll(ofPiece(lights)));
+        boolean oneLight = steps.stream().map(ExposureStep::light).distinct().count() == 1;
+        if (oneLight) {
+            found.sort(Comparator.comparingDouble(Patch::plannedSeconds));
+        }
+        return new SheetPatches(IntStream.range(0, found.size())
+                .mapToObj(i -> found.get(i).numbered(i + 1))
+                .toList());
     }
 
-    private static Part reach(ExposureStep.Given given) {
-        return given.phase().uncovered().orElse(Part.WHOLE);
+    private static Light light(ExposureStep step, ExposureStep.Given given, double planned, double received) {
+        Phase phase = given.phase();
+        return new Light(step, phase.uncovered().orElse(Part.WHOLE), phase.disc(), planned, received);
     }
 
-    private static List<Patch> numbered(List<Light> lights) {
+    private static List<Patch> ofPiece(List<Light> lights) {
+        Optional<WedgeDisc> disc =
+                lights.stream().flatMap(l -> l.disc().stream()).findFirst();
+        return disc.isPresent() ? sectors(lights, disc.get()) : rectangles(lights);
+    }
+
+    private static List<Patch> sectors(List<Light> lights, WedgeDisc disc) {
+        double planned = lights.stream().mapToDouble(Light::planned).sum();
+        double received = lights.stream().mapToDouble(Light::received).sum();
+        ExposureStep step = lights.get(0).step();
+        return IntStream.range(0, disc.labels().size())
+                .mapToObj(s -> new Patch(
+                        0,
+                        step.piece(),
+                        Part.WHOLE,
+                        OptionalInt.of(s),
+                        step,
+                        planned * disc.share(s),
+                        received * disc.share(s)))
+                .toList();
+    }
+
+    private static List<Patch> rectangles(List<Light> lights) {
         TreeSet<Double> columns = new TreeSet<>();
         TreeSet<Double> rows = new TreeSet<>();
         for (Light light : lights) {
@@ -63,26 +135,26 @@ public record SheetPatches(List<Patch> patches) {
         List<Patch> found = new ArrayList<>();
         for (Double top = rows.first(); rows.higher(top) != null; top = rows.higher(top)) {
             for (Double left = columns.first(); columns.higher(left) != null; left = columns.higher(left)) {
-                Part place = new Part(left, top, columns.higher(left) - left, rows.higher(top) - top);
-                double x = place.left() + place.width() / 2;
-                double y = place.top() + place.height() / 2;
-                double planned = 0;
-                double received = 0;
-                for (Light light : lights) {
-                    if (light.reach().holds(x, y)) {
-                        planned += light.planned();
-                        received += light.received();
-                    }
-                }
-                found.add(new Patch(0, place, planned, received));
+                found.add(patch(lights, new Part(left, top, columns.higher(left) - left, rows.higher(top) - top)));
             }
         }
-        found.sort(Comparator.comparingDouble(Patch::plannedSeconds));
-        List<Patch> numbered = new ArrayList<>();
-        for (Patch p : found) {
-            numbered.add(new Patch(numbered.size() + 1, p.place(), p.plannedSeconds(), p.receivedSeconds()));
+        return found;
+    }
+
+    private static Patch patch(List<Light> lights, Part place) {
+        double x = place.left() + place.width() / 2;
+        double y = place.top() + place.height() / 2;
+        double planned = 0;
+        double received = 0;
+        ExposureStep step = lights.get(0).step();
+        for (Light light : lights) {
+            if (light.reach().holds(x, y)) {
+                planned += light.planned();
+                received += light.received();
+                step = light.step();
+            }
         }
-        return numbered;
+        return new Patch(0, step.piece(), place, OptionalInt.empty(), step, planned, received);
     }
 
     private static void add(TreeSet<Double> bounds, double at) {

@@ -117,8 +117,9 @@ class ColourPrintTest {
                 .isGreaterThan(plain + 20);
         assertThat(print(Reach.WHOLE, Reach.WHOLE, Reach.burn(area))[30 * 60 + 30] >> 8 & 0xff)
                 .isLessThan(plain - 10);
-        int[] strip =
-                print(Reach.WHOLE, new Reach(List.of(), Optional.empty(), Optional.of(new Uncovered(0.5, 0, 0.5, 1))));
+        int[] strip = print(
+                Reach.WHOLE,
+                new Reach(List.of(), Optional.empty(), Optional.of(new Uncovered(0.5, 0, 0.5, 1)), Optional.empty()));
         assertThat(strip[30 * 60 + 29]).isEqualTo(strip[30 * 60 + 2]);
         assertThat(strip[30 * 60 + 30]).isEqualTo(strip[30 * 60 + 57]).isNotEqualTo(strip[30 * 60 + 29]);
     }

@@ -110,7 +110,9 @@ class DarkroomLawsTest {
         Raster even = Raster.over(90, 60, flat);
         Burst first = Burst.whole(GradeFilter.G2, 4);
         Burst second = new Burst(
-                GradeFilter.G2, 4, new Reach(List.of(), Optional.empty(), Optional.of(new Uncovered(0.5, 0, 0.5, 1))));
+                GradeFilter.G2,
+                4,
+                new Reach(List.of(), Optional.empty(), Optional.of(new Uncovered(0.5, 0, 0.5, 1)), Optional.empty()));
         Raster strip =
                 print.print(even, WHOLE, new SheetExposure(LIGHT, List.of(first, second)), PaperTruth.asLabelled());
         assertThat(strip.at(44, 30)).isEqualTo(strip.at(5, 30), within(1e-4f));

@@ -26,7 +26,7 @@ import keyslate.core.rescale.ExposureChain;
 import keyslate.core.rescale.Known;
 import keyslate.core.rescale.Link;
 import keyslate.core.rescale.Links;
-import keyslate.core.script.PressSeries;
+import keyslate.core.test.PressSeries;
 
 /** The code behind the worked examples of docs/formulas/exposure.md. */
 final class ExposureExamples {

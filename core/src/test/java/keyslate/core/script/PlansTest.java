@@ -1,21 +1,16 @@
 package keyslate.core.script;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Optional;
 import keyslate.core.contrast.GradeFilter;
-import keyslate.core.exposure.CheckStrip;
 import keyslate.core.exposure.LampLag;
 import keyslate.core.exposure.TimerSteps;
 import keyslate.core.light.Light;
 import keyslate.core.local.LocalChange;
 import keyslate.core.quantity.ExposureTime;
-import keyslate.core.quantity.Length;
-import keyslate.core.quantity.QuantityException;
-import keyslate.core.quantity.Stops;
 import org.junit.jupiter.api.Test;
 
 /** A strip's plan, the parts of a sheet, and the order of what the hands do. */
@@ -23,75 +18,6 @@ class PlansTest {
     private static final double SMALL = 1e-9;
     private static final Light LIGHT = Light.filter(GradeFilter.G2);
     private static final Light HARD = Light.filter(GradeFilter.G4);
-
-    @Test
-    void aStripIsAsLongAsItsPatches() {
-        assertThat(strip(CoverStripPlan.Series.EQUAL_STOPS, 0.5).length().inMm())
-                .isCloseTo(120, within(SMALL));
-    }
-
-    @Test
-    void equalSecondsAreCountedFromTheCentre() {
-        CoverStripPlan plan = strip(CoverStripPlan.Series.EQUAL_SECONDS, 0.5);
-        assertThat(plan.totals(seconds(10)).stream().map(ExposureTime::inSeconds))
-                .containsExactly(6.0, 8.0, 10.0, 12.0, 14.0);
-        assertThat(plan.totals(seconds(20)).get(2).inSeconds()).isEqualTo(20);
-    }
-
-    @Test
-    void aCentreOfItsOwnIsLeftWhenItFollowsTheBase() {
-        CoverStripPlan own = new CoverStripPlan(
-                CoverStripPlan.Series.EQUAL_STOPS,
-                Optional.of(seconds(5)),
-                Stops.of(1),
-                2,
-                3,
-                StripDirection.DARK_LEFT,
-                Length.ofMm(30),
-                Length.ofMm(50),
-                Optional.of(0.4));
-        assertThat(own.totals(seconds(20)).get(1).inSeconds()).isCloseTo(5, within(SMALL));
-        CoverStripPlan following = own.followingBase();
-        assertThat(following.totals(seconds(20)).get(1).inSeconds()).isCloseTo(20, within(SMALL));
-        assertThat(following.place()).contains(0.4);
-        assertThat(following.patches()).isEqualTo(3);
-    }
-
-    @Test
-    void aCheckStripFillsTheRoom() {
-        CoverStripPlan plan = strip(CoverStripPlan.Series.EQUAL_SECONDS, 0.5)
-                .as(new CheckStrip(seconds(9), Stops.of(0.25), 7), Length.ofMm(150));
-        assertThat(plan.series()).isEqualTo(CoverStripPlan.Series.EQUAL_STOPS);
-        assertThat(plan.patches()).isEqualTo(7);
-        assertThat(plan.patch().inMm()).isEqualTo(21);
-        assertThat(plan.step()).isEqualTo(Stops.of(0.25));
-        assertThat(plan.centre()).isEmpty();
-    }
-
-    @Test
-    void anotherStepIsTold() {
-        CoverStripPlan half = strip(CoverStripPlan.Series.EQUAL_STOPS, 0.5);
-        CoverStripPlan third = strip(CoverStripPlan.Series.EQUAL_STOPS, 1.0 / 3);
-        assertThat(third.stepUnlike(half)).contains(Stops.of(1.0 / 3));
-        assertThat(half.stepUnlike(half)).isEmpty();
-        assertThat(strip(CoverStripPlan.Series.EQUAL_SECONDS, 1).stepUnlike(half))
-                .isEmpty();
-    }
-
-    @Test
-    void aPlaceOutsideThePictureIsRefused() {
-        assertThatThrownBy(() -> new CoverStripPlan(
-                        CoverStripPlan.Series.EQUAL_STOPS,
-                        Optional.empty(),
-                        Stops.of(1),
-                        2,
-                        3,
-                        StripDirection.DARK_LEFT,
-                        Length.ofMm(30),
-                        Length.ofMm(50),
-                        Optional.of(1.1)))
-                .isInstanceOf(QuantityException.class);
-    }
 
     @Test
     void theLeftAndUpperEdgeBelongToAPartAndTheOthersToItsNeighbours() {
@@ -240,19 +166,6 @@ class PlansTest {
 
     private static ExposureStep step(List<Phase> phases, double set) {
         return new ExposureStep(1, 1, LIGHT, 8, seconds(set), 1, phases, List.of());
-    }
-
-    private static CoverStripPlan strip(CoverStripPlan.Series series, double step) {
-        return new CoverStripPlan(
-                series,
-                Optional.empty(),
-                Stops.of(step),
-                2,
-                5,
-                StripDirection.DARK_RIGHT,
-                Length.ofMm(24),
-                Length.ofMm(60),
-                Optional.empty());
     }
 
     private static ExposureTime seconds(double seconds) {

@@ -12,135 +12,15 @@ import keyslate.core.exposure.TimerSteps;
 import keyslate.core.light.Light;
 import keyslate.core.local.LocalChange;
 import keyslate.core.quantity.ExposureTime;
-import keyslate.core.quantity.Length;
 import keyslate.core.quantity.QuantityException;
-import keyslate.core.quantity.Stops;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.EnumSource;
 
 /** What the lamp and the hands do for a sheet, in each way to have a lamp. */
 class ScriptTest {
     private static final Light LIGHT = Light.filter(GradeFilter.G2_5);
     private static final Light SOFT = Light.filter(GradeFilter.G00);
     private static final LampLag LAG = LampLag.ofSeconds(0.1);
-
-    @Nested
-    class Presses {
-        @Test
-        void halfStopsTakeAFewPressesOfOneSetting() {
-            PressSeries series = PressSeries.of(strip(5, 0.5).totals(seconds(10)), TimerSteps.tenths(), LampLag.NONE)
-                    .orElseThrow();
-            assertThat(series.presses()).containsExactly(2, 3, 4, 6, 8);
-            assertThat(series.set().inSeconds()).isCloseTo(2.5, within(1e-9));
-            assertThat(series.errors())
-                    .allSatisfy(e -> assertThat(Math.abs(e.inStops())).isLessThan(0.1));
-        }
-
-        @Test
-        void theLagCountsAtEveryPress() {
-            PressSeries series = PressSeries.of(strip(3, 1).totals(seconds(8)), TimerSteps.tenths(), LAG)
-                    .orElseThrow();
-            assertThat(series.presses()).containsExactly(1, 2, 4);
-            assertThat(series.set().inSeconds()).isCloseTo(4.1, within(1e-9));
-            assertThat(series.errors()).allSatisfy(e -> assertThat(e.inStops()).isCloseTo(0, within(1e-9)));
-        }
-
-        @Test
-        void aSeriesThatNeedsTooManyPressesHasNone() {
-            assertThat(PressSeries.of(strip(15, 1.0 / 12).totals(seconds(10)), TimerSteps.tenths(), LAG))
-                    .isEmpty();
-        }
-
-        @Test
-        void aPressShorterThanTheLagHasNone() {
-            assertThat(PressSeries.of(strip(5, 0.5).totals(seconds(0.2)), TimerSteps.everywhere(0.1, 100), LAG))
-                    .isEmpty();
-        }
-    }
-
-    @Nested
-    class Strips {
-        @Test
-        void aSwitchedLampGivesABurstForEachPatch() {
-            StripScript script = StripScript.plan(strip(5, 0.5), seconds(10), rig(LampWay.SWITCHED));
-            assertThat(script.steps()).hasSize(5);
-            assertThat(script.steps().get(0).cues()).isEmpty();
-            assertThat(script.steps().get(1).cues()).containsExactly(Cue.MOVE_CARD);
-            assertThat(script.steps().get(2).isCovered()).isTrue();
-            assertThat(script.steps().stream()
-                            .mapToDouble(s -> s.receivedSeconds(LAG))
-                            .sum())
-                    .isCloseTo(20, within(0.05));
-        }
-
-        @Test
-        void ownTimersArePressedOneSettingAllThrough() {
-            StripScript script = StripScript.plan(strip(5, 0.5), seconds(10), rig(LampWay.MY_TIMER));
-            assertThat(script.steps()).extracting(s -> s.set().inSeconds()).containsOnly(2.6);
-            assertThat(script.steps()).extracting(ExposureStep::presses).containsExactly(2, 1, 1, 2, 2);
-        }
-
-        @Test
-        void anOwnTimerThatWouldNeedANewSettingInTheDarkIsRefusedWithTheWayOut() {
-            assertThatThrownBy(() -> StripScript.plan(strip(15, 1.0 / 12), seconds(10), rig(LampWay.MY_TIMER)))
-                    .isInstanceOf(QuantityException.class)
-                    .hasMessageContaining("another setting in the dark")
-                    .hasMessageContaining("fewer patches");
-        }
-
-        @Test
-        void aBurningLampIsOneExposureInWhichTheCardMoves() {
-            StripScript script = StripScript.plan(strip(5, 0.5), seconds(10), rig(LampWay.BURNS));
-            ExposureStep only = script.steps().get(0);
-            assertThat(script.steps()).hasSize(1);
-            assertThat(only.phases()).hasSize(5);
-            assertThat(only.set().inSeconds()).isCloseTo(20.1, within(0.01));
-        }
-
-        @ParameterizedTest
-        @EnumSource(LampWay.class)
-        void patchesAreFoundFromWhereTheLightFellInEveryWay(LampWay way) {
-            List<ExposureTime> wanted = strip(5, 0.5).totals(seconds(10));
-            StripScript script = StripScript.plan(strip(5, 0.5), seconds(10), rig(way));
-            List<SheetPatches.Patch> patches = SheetPatches.of(script.steps(), LAG, s -> s.receivedSeconds(LAG))
-                    .patches();
-            assertThat(patches).hasSize(5);
-            for (int i = 0; i < 5; i++) {
-                SheetPatches.Patch patch = patches.get(i);
-                double error = Math.log(patch.receivedSeconds() / wanted.get(i).inSeconds()) / Math.log(2);
-                assertThat(error).as("patch " + (i + 1)).isBetween(-0.1, 0.1);
-                assertThat(patch.number()).isEqualTo(i + 1);
-                assertThat(patch.plannedSeconds()).isCloseTo(patch.receivedSeconds(), within(1e-6));
-                assertThat(patch.place().left()).isCloseTo(i * 0.2, within(1e-9));
-            }
-        }
-
-        @Test
-        void aLampThatWentOutEarlyLeavesTheLaterPatchesShort() {
-            StripScript script = StripScript.plan(strip(5, 0.5), seconds(10), rig(LampWay.BURNS));
-            List<SheetPatches.Patch> patches =
-                    SheetPatches.of(script.steps(), LAG, s -> 12).patches();
-            assertThat(patches.get(0).receivedSeconds()).isCloseTo(5, within(0.05));
-            assertThat(patches.get(4).receivedSeconds()).isCloseTo(12, within(1e-6));
-            assertThat(patches.get(4).plannedSeconds()).isCloseTo(20, within(0.05));
-        }
-
-        @ParameterizedTest
-        @EnumSource(StripDirection.class)
-        void theDarkEndIsNeverUnderTheCard(StripDirection direction) {
-            Part dark = direction.patch(5, 5);
-            for (int k = 1; k <= 5; k++) {
-                Part open = direction.uncovered(k, 5);
-                assertThat(open.holds(dark.left() + dark.width() / 2, dark.top() + dark.height() / 2))
-                        .isTrue();
-                Part light = direction.patch(1, 5);
-                assertThat(open.holds(light.left() + light.width() / 2, light.top() + light.height() / 2))
-                        .isEqualTo(k == 1);
-            }
-        }
-    }
 
     @Nested
     class Prints {
@@ -288,23 +168,6 @@ class ScriptTest {
 
     private static BaseExposure base(double seconds) {
         return BaseExposure.of(LIGHT, seconds(seconds));
-    }
-
-    private static StripScript.Rig rig(LampWay way) {
-        return new StripScript.Rig(LIGHT, 8, way, TimerSteps.tenths(), LAG);
-    }
-
-    private static CoverStripPlan strip(int patches, double step) {
-        return new CoverStripPlan(
-                CoverStripPlan.Series.EQUAL_STOPS,
-                Optional.empty(),
-                Stops.of(step),
-                1,
-                patches,
-                StripDirection.DARK_RIGHT,
-                Length.ofMm(30),
-                Length.ofMm(60),
-                Optional.empty());
     }
 
     private static ExposureTime seconds(double seconds) {

@@ -85,7 +85,11 @@ class ToneInPrintTest {
                         new SheetLight.Burst(
                                 MONO.plainLight(),
                                 SECONDS,
-                                new Reach(List.of(), Optional.of(new Reach.Area(left, 0.05)), Optional.empty()))));
+                                new Reach(
+                                        List.of(),
+                                        Optional.of(new Reach.Area(left, 0.05)),
+                                        Optional.empty(),
+                                        Optional.empty()))));
         Negative film = even(MONO, 0.9);
         assertThat(print(MONO, film, tone(0.25), burned).net())
                 .isGreaterThan(print(MONO, film, tone(0.25), straight).net() + 0.1);

@@ -29,7 +29,7 @@ class ColourAdviser implements Adviser {
 
     @Override
     public Seen seen(Marks marks) {
-        return Seen.right(marks.rightAt());
+        return Readings.seen(marks, null, marks.rightAt(), null);
     }
 
     private record Read(ExposureTime time, Stops uncertainty) {}

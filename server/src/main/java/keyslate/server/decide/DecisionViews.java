@@ -24,16 +24,42 @@ public final class DecisionViews {
     public record CheckView(double stepStops, int patches, String why) {}
 
     /**
-     * Marks on a strip, in patches from the first (0), halves between two: where the whites hold and the first true black, or on colour paper the
-     * right density.
+     * Marks on a test, in patches from the first (0), halves between two.
      *
+     * @param whitesAt where the whites hold
+     * @param blacksAt the first true black
+     * @param rightAt where the density is right: of a middle tone, or on colour paper
      * @param dry whether the strip was dry as it was read; wet, as it comes, when left out
+     * @param moreStops how much more light one sheet needs, stops; negative = less
+     * @param beyond LIGHTER when even the first patch is too dark, DARKER when even the last is too light
+     * @param whitesTone the named tone that was looked at for the whites
+     * @param rightTone the same in the middle
+     * @param blacksTone the same for the black
+     * @param lamp the light it is read by, in the user's words, up to 40 characters
+     * @param second whether somebody else looked too and saw it alike
      */
     public record Marks(
             @Nullable Double whitesAt,
             @Nullable Double blacksAt,
             @Nullable Double rightAt,
-            @Nullable Boolean dry) {}
+            @Nullable Boolean dry,
+            @Nullable Double moreStops,
+            @Nullable String beyond,
+            @Nullable String whitesTone,
+            @Nullable String rightTone,
+            @Nullable String blacksTone,
+            @Nullable String lamp,
+            @Nullable Boolean second) {
+        /** Where the whites hold and the first true black, wet as it comes. */
+        public static Marks of(@Nullable Double whites, @Nullable Double blacks) {
+            return new Marks(whites, blacks, null, null, null, null, null, null, null, null, null);
+        }
+
+        /** Where the density is right, wet as it comes. */
+        public static Marks right(double at) {
+            return new Marks(null, null, at, null, null, null, null, null, null, null, null);
+        }
+    }
 
     /** How a cast was seen. */
     public enum CastWay {

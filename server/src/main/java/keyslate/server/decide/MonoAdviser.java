@@ -44,7 +44,7 @@ class MonoAdviser implements Adviser {
 
     @Override
     public Seen seen(Marks marks) {
-        return Seen.marks(marks.whitesAt(), marks.blacksAt(), marks.dry());
+        return Readings.seen(marks, marks.whitesAt(), marks.rightAt(), marks.blacksAt());
     }
 
     @Override

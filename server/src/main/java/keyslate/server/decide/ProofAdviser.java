@@ -35,7 +35,7 @@ final class ProofAdviser implements Adviser {
 
     @Override
     public Seen seen(Marks marks) {
-        return Seen.marks(null, marks.blacksAt(), null);
+        return Readings.seen(marks, null, null, marks.blacksAt());
     }
 
     @Override

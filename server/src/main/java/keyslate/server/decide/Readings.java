@@ -6,10 +6,13 @@ import keyslate.core.exposure.CheckStrip;
 import keyslate.core.exposure.PatchPick;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
+import keyslate.core.tone.NamedTone;
 import keyslate.server.Show;
 import keyslate.server.decide.DecisionViews.CheckView;
+import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.tone.Tones;
 import keyslate.server.web.FieldErrors;
+import keyslate.store.json.Seen;
 import org.jspecify.annotations.Nullable;
 
 /** What the advisers of all kinds of paper share. */
@@ -18,6 +21,28 @@ final class Readings {
     private static final double MOST_STOPS = 5;
 
     private Readings() {}
+
+    /** What was seen, for the record: the marks that this reading rests on, and how it was looked at. */
+    static Seen seen(Marks marks, @Nullable Double whites, @Nullable Double right, @Nullable Double blacks) {
+        return new Seen(
+                whites,
+                blacks,
+                right,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                marks.dry(),
+                marks.moreStops(),
+                marks.beyond(),
+                whites == null ? null : marks.whitesTone(),
+                right == null ? null : marks.rightTone(),
+                blacks == null ? null : marks.blacksTone(),
+                marks.lamp(),
+                marks.second());
+    }
 
     /** What each patch of a strip really received. */
     static List<ExposureTime> totals(Hung strip) {
@@ -49,9 +74,20 @@ final class Readings {
     /** Where on the strip the tones lie that the printer named. */
     static List<String> tones(Hung strip) {
         return strip.now().recipe().naming().tones().stream()
-                .flatMap(tone -> Tones.patch(tone, strip.sheet()).stream()
-                        .mapToObj(patch -> "“" + tone.name() + "” lies in patch " + patch + "."))
+                .flatMap(tone -> where(tone, strip).stream())
                 .toList();
+    }
+
+    private static Optional<String> where(NamedTone tone, Hung strip) {
+        List<Integer> patches = Tones.holding(tone, strip.sheet());
+        if (patches.isEmpty()) {
+            return Optional.empty();
+        }
+        boolean all =
+                patches.size() > 1 && patches.size() == strip.view().patches().size();
+        String numbers = Show.listed(patches.stream().map(String::valueOf).toList());
+        return Optional.of("“" + tone.name() + "” lies in "
+                + (all ? "every patch." : (patches.size() == 1 ? "patch " : "patches ") + numbers + "."));
     }
 
     static CheckView check(CheckStrip strip) {

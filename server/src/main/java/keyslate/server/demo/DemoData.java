@@ -249,11 +249,11 @@ class DemoData implements SmartLifecycle {
     }
 
     private void read(String strip, double whitesAt, Double blacksAt) {
-        decisions.read(strip, new Reading(new Marks(whitesAt, blacksAt, null, null), proposed(strip, null)));
+        decisions.read(strip, new Reading(Marks.of(whitesAt, blacksAt), proposed(strip, null)));
     }
 
     private void right(String strip, double at) {
-        decisions.read(strip, new Reading(new Marks(null, null, at, null), proposed(strip, null)));
+        decisions.read(strip, new Reading(Marks.right(at), proposed(strip, null)));
     }
 
     private void cast(String sheet, Hue filter, double points, String remark) {

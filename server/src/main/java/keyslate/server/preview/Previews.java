@@ -1,11 +1,13 @@
 package keyslate.server.preview;
 
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import keyslate.core.darkroom.LaidPieces;
 import keyslate.core.darkroom.Look;
 import keyslate.core.darkroom.Negative;
 import keyslate.core.darkroom.PrintModel;
@@ -20,7 +22,9 @@ import keyslate.core.tone.ToneInPrint;
 import keyslate.server.local.PrintKind;
 import keyslate.server.rig.Rig;
 import keyslate.server.rig.Rigs;
+import keyslate.server.sheet.Patches;
 import keyslate.server.sheet.SheetAssembler.OnCord;
+import keyslate.server.sheet.SheetPlan;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.Scan;
 import org.springframework.stereotype.Component;
@@ -105,6 +109,37 @@ public class Previews {
         Negative part = negative.cropped(crop.left(), crop.top(), crop.width(), crop.height())
                 .reducedTo(side);
         return rig.medium().core().model().look(part, rig.view(crop), light(rig, withLocalWork), basis.offsets());
+    }
+
+    /**
+     * What a test of a rig should look like, its pieces laid as they are looked at.
+     *
+     * @param plan as it would be begun
+     * @param side longest side of a piece, pixels
+     */
+    public Look test(Rig rig, Negative negative, Basis basis, SheetPlan plan, int side) {
+        List<Look> pieces = new ArrayList<>();
+        for (int n = 1; n <= plan.pieces().size(); n++) {
+            Part view = plan.pieces().get(n - 1);
+            int piece = n;
+            List<ExposureStep> steps =
+                    plan.steps().stream().filter(s -> s.piece() == piece).toList();
+            Negative part = negative.cropped(view.left(), view.top(), view.width(), view.height())
+                    .reducedTo(side);
+            pieces.add(rig.medium().core().model().look(part, rig.view(view), light(rig, steps), basis.offsets()));
+        }
+        return LaidPieces.picture(pieces, Patches.layout(rig, pieces.size()));
+    }
+
+    private static SheetLight light(Rig rig, List<ExposureStep> steps) {
+        Function<String, Reach.Area> areas = areas(rig.recipe());
+        List<SheetLight.Burst> bursts = new ArrayList<>();
+        for (ExposureStep step : steps) {
+            step.planned(rig.lag())
+                    .forEach(
+                            g -> bursts.add(SheetLight.burst(step, g.times(rig.openingFactor(step.opening())), areas)));
+        }
+        return new SheetLight(rig.logPerSecond(), bursts).lying(rig.evenness());
     }
 
     /**

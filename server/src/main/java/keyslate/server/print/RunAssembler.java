@@ -123,7 +123,8 @@ class RunAssembler {
         Optional<LampRecord> on = lamp.stream().filter(LampRecord::isOn).findFirst();
         Optional<Next> next = run.next();
         double before = next.map(Next::receivedBefore).orElse(0.0);
-        RectView view = RectView.of(exposed.piece().view());
+        int piece = next.map(n -> n.step().piece()).orElse(exposed.pieces().size());
+        RectView view = RectView.of(exposed.pieces().get(piece - 1).view());
         return new RunView(
                 sheet.id(),
                 sheet.slateId(),

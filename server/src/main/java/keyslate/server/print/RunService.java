@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import keyslate.core.darkroom.Look;
 import keyslate.core.quantity.QuantityException;
 import keyslate.server.Clocks;
@@ -133,11 +134,17 @@ public class RunService {
                     rig.magnification().inTimes(),
                     rigs.stood(rig),
                     "");
-            sheets.add(sheet, List.of(new Piece(1, plan.view())), plan.steps());
+            sheets.add(sheet, pieces(plan), plan.steps());
             stores.usePaper(rig.paper().id(), plan.paperShare());
             return slate.with(slate.recipeId(), slate.redoId(), slate.acceptedSheetId(), Clocks.now(clock));
         });
         return runs.view(sheetId);
+    }
+
+    private static List<Piece> pieces(SheetPlan plan) {
+        return IntStream.rangeClosed(1, plan.pieces().size())
+                .mapToObj(n -> new Piece(n, plan.pieces().get(n - 1)))
+                .toList();
     }
 
     private SheetPlan plan(SheetKind kind, Rig rig) {

@@ -5,12 +5,14 @@ import java.time.Clock;
 import java.util.List;
 import keyslate.core.quantity.QuantityException;
 import keyslate.core.reading.Corners;
+import keyslate.core.script.Part;
 import keyslate.server.Clocks;
 import keyslate.server.Show;
 import keyslate.server.picture.PictureFiles;
 import keyslate.server.picture.Pictures;
 import keyslate.server.picture.WorkingCopy;
 import keyslate.server.rig.Rig;
+import keyslate.server.sheet.Patches;
 import keyslate.server.slate.SlateService;
 import keyslate.server.slate.SlateViews.SlateView;
 import keyslate.server.web.ConflictException;
@@ -99,8 +101,7 @@ public class ScanService {
     }
 
     private static double aspect(ExposedSheet sheet, Rig rig) {
-        return rig.frameAspect()
-                * sheet.piece().view().width()
-                / sheet.piece().view().height();
+        Part view = sheet.piece().view();
+        return Patches.layout(rig, sheet.pieces().size()).aspect(rig.frameAspect() * view.width() / view.height());
     }
 }

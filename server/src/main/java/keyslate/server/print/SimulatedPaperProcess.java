@@ -1,7 +1,9 @@
 package keyslate.server.print;
 
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
+import keyslate.core.darkroom.LaidPieces;
 import keyslate.core.darkroom.Look;
 import keyslate.core.darkroom.Negative;
 import keyslate.core.darkroom.SheetLight;
@@ -11,9 +13,11 @@ import keyslate.core.medium.Medium;
 import keyslate.core.script.Part;
 import keyslate.server.negative.Negatives;
 import keyslate.server.rig.Rig;
+import keyslate.server.sheet.Patches;
 import keyslate.store.bench.Bath;
 import keyslate.store.bench.StoresRepository;
 import keyslate.store.slate.ExposedSheet;
+import keyslate.store.slate.Piece;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
@@ -35,18 +39,29 @@ class SimulatedPaperProcess implements PaperProcess {
     public Optional<Look> process(ExposedSheet sheet, Rig rig) {
         Medium medium = rig.medium().core();
         return negatives.negative(rig.subject(), medium).map(negative -> {
-            Part view = sheet.piece().view();
-            Negative part = negative.cropped(view.left(), view.top(), view.width(), view.height());
             StandInEquipment real = SimulatedEquipment.of(rig.enlarger(), rig.lens());
-            SheetLight light = LightGiven.of(
-                            sheet,
-                            rig,
-                            LampLag.ofSeconds(real.lagSeconds()),
-                            real.logPerSecond(rig.mark(), rig.projection()))
-                    .lying(real.evenness(rig.crop()));
-            long box = SimulatedEquipment.seed(rig.paper().name() + rig.paper().batch());
-            return medium.standIn().scan(part, rig.view(view), light, box, developerUsed(rig), light.hashCode());
+            List<Look> pieces = sheet.pieces().stream()
+                    .map(piece -> scan(sheet, piece, rig, negative, real))
+                    .toList();
+            return LaidPieces.picture(pieces, Patches.layout(rig, pieces.size()));
         });
+    }
+
+    private Look scan(ExposedSheet sheet, Piece piece, Rig rig, Negative negative, StandInEquipment real) {
+        Part view = piece.view();
+        Negative part = negative.cropped(view.left(), view.top(), view.width(), view.height());
+        SheetLight light = LightGiven.of(
+                        sheet,
+                        piece,
+                        rig,
+                        LampLag.ofSeconds(real.lagSeconds()),
+                        opening -> real.logPerSecond(rig.mark(opening), rig.projection()))
+                .lying(real.evenness(rig.crop()));
+        long box = SimulatedEquipment.seed(rig.paper().name() + rig.paper().batch());
+        return rig.medium()
+                .core()
+                .standIn()
+                .scan(part, rig.view(view), light, box, developerUsed(rig), light.hashCode());
     }
 
     /** The share of the developer's capacity that is used up; fresh when no bath is on record. */

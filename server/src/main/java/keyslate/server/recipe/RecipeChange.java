@@ -102,20 +102,62 @@ public record RecipeChange(
             @Nullable Double luxBefore,
             @Nullable Double luxNow) {}
 
-    /** The plan of the test. */
+    /**
+     * The plan of the test; a field that is none of its kind's is not used.
+     *
+     * @param kind STRIP, SAME_SPOT, OPENINGS, WEDGE, GUESS or PIECES; another one keeps what both have
+     * @param series EQUAL_STOPS, EQUAL_SECONDS, OWN_TIMES or PRESSES
+     * @param followsBase true leaves a centre, a time or a press of its own
+     * @param own times received, rising; takes the series up too
+     * @param presses counts in all for each patch, rising; takes the series up too
+     * @param pressSeconds what the timer is set to for a press, lag included
+     * @param place of a strip across the picture, 0 to 1
+     * @param spotX middle of a window, a disc or pieces on the picture, 0 to 1, with {@code spotY}
+     * @param placedByComputation true lets place or spot be found
+     * @param forUnknownNegative true plans the strip for a negative of which nothing is known
+     * @param seconds received: through every opening, beside a wedge, by one sheet
+     * @param firstMark engraved, of the lightest patch
+     * @param aboutStanding true lets openings lie about the one that stands
+     * @param clicks of the lens from patch to patch, 1 to 6
+     * @param referenceSeconds the exposure that the labels of a wedge are for
+     * @param labels of a wedge, clockwise from the top, seconds
+     * @param share of the picture that one sheet prints, 0.05 to 1
+     * @param lights of pieces, in the paper's notation; an empty list goes back to one light and a series
+     * @param marks CORNERS, NIPS or ORDER
+     */
     public record TestChange(
+            @Nullable String kind,
             @Nullable String series,
             @Nullable Double centreSeconds,
             @Nullable Boolean followsBase,
             @Nullable Double stepStops,
             @Nullable Double stepSeconds,
             @Nullable Integer patches,
+            @Nullable List<Double> own,
+            @Nullable List<Integer> presses,
+            @Nullable Double pressSeconds,
             @Nullable String direction,
             @Nullable Double patchMm,
             @Nullable Double breadthMm,
             @Nullable Double place,
+            @Nullable Double spotX,
+            @Nullable Double spotY,
             @Nullable Boolean placedByComputation,
-            @Nullable Boolean forUnknownNegative) {}
+            @Nullable Boolean forUnknownNegative,
+            @Nullable Double seconds,
+            @Nullable Double firstMark,
+            @Nullable Boolean aboutStanding,
+            @Nullable Integer clicks,
+            @Nullable Double referenceSeconds,
+            @Nullable List<Double> labels,
+            @Nullable Double share,
+            @Nullable List<String> lights,
+            @Nullable String marks) {
+        /** No change at all. */
+        static final TestChange NOTHING = new TestChange(
+                null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
+                null, null, null, null, null, null, null, null, null, null);
+    }
 
     /** The local plan: the whole list of areas, or how holds are given (ONE_EXPOSURE or BURSTS). */
     public record LocalEdit(

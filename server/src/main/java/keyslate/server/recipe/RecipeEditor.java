@@ -6,7 +6,7 @@ import keyslate.core.exposure.CheckStrip;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.script.BaseExposure;
-import keyslate.core.script.TestPlan;
+import keyslate.core.test.TestPlan;
 import keyslate.server.Clocks;
 import keyslate.server.Ids;
 import keyslate.server.Show;

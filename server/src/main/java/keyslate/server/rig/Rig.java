@@ -28,6 +28,7 @@ import keyslate.core.size.Placement;
 import keyslate.core.size.PrintFit;
 import keyslate.core.size.Projection;
 import keyslate.core.size.ThinLens;
+import keyslate.core.test.TestRig;
 import keyslate.server.medium.MediumPart;
 import keyslate.server.subject.Subject;
 import keyslate.store.bench.Enlarger;
@@ -194,7 +195,11 @@ public record Rig(
 
     /** What is engraved, taken at its word. */
     public ApertureMark mark() {
-        double engraved = recipe.setup().apertureMark();
+        return mark(recipe.setup().apertureMark());
+    }
+
+    /** A mark of the ring, taken at its word. */
+    public ApertureMark mark(double engraved) {
         try {
             return ApertureMark.onRing(engraved, lens.openMark(), lens.marksPerStop());
         } catch (QuantityException e) {
@@ -260,5 +265,42 @@ public record Rig(
     public double logPerSecond() {
         return new EnlargerLight(enlarger.strengthLog10())
                 .logPerSecond(aperture().trueNumber(), projection());
+    }
+
+    /** The marks of the lens from the widest on, with their true numbers as far as they were measured; none where no lens stands in the way. */
+    public List<ApertureMark> ring() {
+        if (byBareLamp()) {
+            return List.of();
+        }
+        return ApertureMark.ring(lens.openMark(), lens.smallestMark(), lens.marksPerStop()).stream()
+                .map(m -> new ApertureMark(m.engraved(), trueNumber(m)))
+                .toList();
+    }
+
+    /** How many times the light of the standing opening another engraved one gives, as far as it is known. */
+    public double openingFactor(double engraved) {
+        return otherThanStands(engraved)
+                .map(m -> aperture().trueNumber().lightChangeTo(m.trueNumber()).toFactor())
+                .orElse(1.0);
+    }
+
+    /** A mark of the ring other than the one that stands; none for the standing one. */
+    private Optional<ApertureMark> otherThanStands(double engraved) {
+        return engraved == recipe.setup().apertureMark()
+                ? Optional.empty()
+                : ring().stream().filter(m -> m.engraved() == engraved).findFirst();
+    }
+
+    /** What stands for a test. */
+    public TestRig testRig() {
+        return new TestRig(
+                light(),
+                aperture(),
+                ring(),
+                way(),
+                timer(),
+                lag(),
+                settings(),
+                (base, to) -> base.times(medium.core().timeFactor(light(), to)));
     }
 }

@@ -4,21 +4,19 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import keyslate.core.exposure.LampLag;
-import keyslate.core.script.ExposureStep;
-import keyslate.core.script.SheetPatches;
+import java.util.Optional;
 import keyslate.server.rig.LightView;
 import keyslate.server.rig.Rig;
 import keyslate.server.rig.Rigs;
 import keyslate.server.sheet.SheetViews.DecisionView;
 import keyslate.server.sheet.SheetViews.EventView;
-import keyslate.server.sheet.SheetViews.PatchView;
 import keyslate.server.sheet.SheetViews.RectView;
 import keyslate.server.sheet.SheetViews.SheetView;
 import keyslate.store.json.Seen;
 import keyslate.store.slate.Decision;
 import keyslate.store.slate.ExposedSheet;
 import keyslate.store.slate.LampRecord;
+import keyslate.store.slate.Piece;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.Scan;
@@ -29,8 +27,6 @@ import org.springframework.stereotype.Component;
 /** The sheets on the cord, as they were really made. */
 @Component
 public class SheetAssembler {
-    private static final double NOTHING_STOPS = -30;
-
     private final RecipeRepository recipes;
     private final SheetRepository sheets;
     private final Rigs rigs;
@@ -46,8 +42,8 @@ public class SheetAssembler {
     private static final String FOGGED_BY_A_GLANCE =
             "Doubtful: the screen was lit for a look while this paper was out, and may have fogged it.";
 
-    /** A sheet as it stood when it was begun, with what is shown of it. */
-    public record OnCord(ExposedSheet exposed, Rig rig, SheetView view) {}
+    /** A sheet as it stood when it was begun, with what is shown of it and, where it is a test, its patches. */
+    public record OnCord(ExposedSheet exposed, Rig rig, SheetView view, Optional<Patches> patches) {}
 
     /** All sheets of a slate in order; as many queries for forty as for one. */
     public List<OnCord> cord(String slateId, Rig today) {
@@ -60,16 +56,18 @@ public class SheetAssembler {
             Rig rig = rigs.of(sheet, recipe.get(sheet.recipeId()), today);
             SheetKind kind = kinds.of(sheet.kind());
             String label = kind.name(rig) + " " + countOfKind.merge(sheet.kind(), 1, Integer::sum);
-            views.add(new OnCord(exposed, rig, view(exposed, rig, kind, label, before)));
+            views.add(onCord(exposed, rig, kind, label, before));
             before = rig;
         }
         return views;
     }
 
-    private static SheetView view(ExposedSheet exposed, Rig rig, SheetKind kind, String label, Rig before) {
+    private static OnCord onCord(ExposedSheet exposed, Rig rig, SheetKind kind, String label, Rig before) {
         Sheet sheet = exposed.sheet();
         Recipe recipe = rig.recipe();
         RectView view = RectView.of(exposed.piece().view());
+        double ofPiece = rig.frameAspect() * view.width() / view.height();
+        Optional<Patches> patches = patches(exposed, rig, kind);
         Scan scan = exposed.scan().orElse(null);
         SheetView bare = new SheetView(
                 sheet.id(),
@@ -87,12 +85,12 @@ public class SheetAssembler {
                 sheet.paperUsed(),
                 sheet.magnification(),
                 view,
-                rig.frameAspect() * view.width() / view.height(),
+                Patches.layout(rig, exposed.pieces().size()).aspect(ofPiece),
                 exposed.lamp().stream().anyMatch(LampRecord::told),
                 sheet.stood() != null,
                 scan == null ? null : scan.pictureId(),
                 scan != null && Scan.SIMULATED.equals(scan.source()),
-                patches(exposed, rig.lag()),
+                patches.map(p -> p.views(rig)).orElse(List.of()),
                 StepWords.of(exposed.steps(), rig),
                 exposed.stepsDone(),
                 exposed.events().stream()
@@ -103,27 +101,17 @@ public class SheetAssembler {
                 exposed.isDoubtful() ? FOGGED_BY_A_GLANCE : null,
                 kind.station(),
                 kind.lookedAtStation());
-        return bare.summed(kind.summary(rig, bare));
+        return new OnCord(exposed, rig, bare.summed(kind.summary(rig, bare)), patches);
     }
 
-    private static List<PatchView> patches(ExposedSheet exposed, LampLag lag) {
-        if (exposed.steps().stream().noneMatch(ExposureStep::isCovered)) {
-            return List.of();
-        }
-        Map<Integer, Double> received = exposed.received(lag);
-        List<SheetPatches.Patch> patches = SheetPatches.of(
-                        exposed.steps(), lag, s -> received.getOrDefault(s.place(), 0.0))
-                .patches();
-        double middle = Math.sqrt(patches.get((patches.size() - 1) / 2).plannedSeconds()
-                * patches.get(patches.size() / 2).plannedSeconds());
-        return patches.stream()
-                .map(p -> new PatchView(
-                        p.number(),
-                        p.plannedSeconds(),
-                        Math.rint(p.receivedSeconds() * 1000) / 1000,
-                        p.receivedSeconds() > 0 ? Math.log(p.receivedSeconds() / middle) / Math.log(2) : NOTHING_STOPS,
-                        RectView.of(p.place())))
-                .toList();
+    private static Optional<Patches> patches(ExposedSheet exposed, Rig rig, SheetKind kind) {
+        return kind.isTest()
+                ? Optional.of(Patches.of(
+                        exposed.steps(),
+                        rig,
+                        exposed.pieces().stream().map(Piece::view).toList(),
+                        exposed.received(rig.lag())))
+                : Optional.empty();
     }
 
     private static DecisionView view(Decision d) {

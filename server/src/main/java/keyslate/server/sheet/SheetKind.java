@@ -29,6 +29,11 @@ public interface SheetKind {
      */
     SheetPlan plan(Rig rig, Optional<Negative> small);
 
+    /** Whether it is read patch by patch. */
+    default boolean isTest() {
+        return false;
+    }
+
     /** The sheet in a few words. */
     String summary(Rig rig, SheetView sheet);
 

@@ -7,12 +7,18 @@ import keyslate.core.script.Part;
 /**
  * A sheet that could be begun.
  *
- * @param view the part of the frame on its only piece
+ * @param pieces the part of the frame on each of its pieces
  * @param steps its script
  * @param paperShare how much of a sheet of the box it takes
  */
-public record SheetPlan(Part view, List<ExposureStep> steps, double paperShare) {
+public record SheetPlan(List<Part> pieces, List<ExposureStep> steps, double paperShare) {
     public SheetPlan {
+        pieces = List.copyOf(pieces);
         steps = List.copyOf(steps);
+    }
+
+    /** A sheet of one piece. */
+    public SheetPlan(Part view, List<ExposureStep> steps, double paperShare) {
+        this(List.of(view), steps, paperShare);
     }
 }

@@ -43,9 +43,34 @@ public final class SheetViews {
             List<String> said,
             List<PhaseView> phases) {}
 
-    /** A patch as it was planned and as it was really given, by the record of the lamp. */
+    /**
+     * A patch as it was planned and as it was really given, by the record of the lamp, as if all of it came through the standing opening.
+     *
+     * @param stopsFromMiddle of the series; of pieces of different lights from the time that keeps the print as dark
+     * @param place in the picture of the whole test; of a sector the disc
+     * @param piece it lies on, from 1
+     * @param name what it is called besides its number; empty where nothing but the time differs
+     * @param mark how its piece is told from the others, in words
+     * @param sector of a wedge; none as a rule
+     */
     public record PatchView(
-            int number, double plannedSeconds, double givenSeconds, double stopsFromMiddle, RectView place) {}
+            int number,
+            double plannedSeconds,
+            double givenSeconds,
+            double stopsFromMiddle,
+            RectView place,
+            int piece,
+            String name,
+            String mark,
+            @Nullable SectorView sector) {}
+
+    /**
+     * A sector of a disc.
+     *
+     * @param fromDegrees clockwise from the top
+     * @param toDegrees where it ends, alike
+     */
+    public record SectorView(double fromDegrees, double toDegrees) {}
 
     /** What happened besides the light. */
     public record EventView(String kind, String happenedAt) {}

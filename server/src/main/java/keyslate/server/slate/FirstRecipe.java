@@ -5,21 +5,19 @@ import java.util.List;
 import java.util.Optional;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.quantity.ExposureTime;
-import keyslate.core.quantity.Length;
-import keyslate.core.quantity.Stops;
 import keyslate.core.script.BaseExposure;
-import keyslate.core.script.CoverStripPlan;
 import keyslate.core.script.LocalWork;
-import keyslate.core.script.StripDirection;
 import keyslate.core.size.Placement;
 import keyslate.core.size.PrintFit;
 import keyslate.core.size.Projection;
+import keyslate.core.test.GuessPlan;
 import keyslate.server.Ids;
 import keyslate.server.medium.Media;
 import keyslate.server.recipe.StartingTime;
 import keyslate.server.rig.Rig;
 import keyslate.server.rig.Rigs;
 import keyslate.server.subject.Subject;
+import keyslate.server.test.Strips;
 import keyslate.server.web.ConflictException;
 import keyslate.store.bench.Enlarger;
 import keyslate.store.bench.Lens;
@@ -37,14 +35,8 @@ import org.springframework.stereotype.Component;
 @Component
 class FirstRecipe {
     private static final double USUAL_MARK = 8;
-    private static final int USUAL_PATCHES = 5;
-    private static final Stops USUAL_STEP = Stops.ofFraction(1, 2);
-    private static final double USUAL_STEP_SECONDS = 4;
     private static final double USUAL_BORDER_MM = 6;
     private static final int MOST_PROOFS = 100;
-    /** Until something is known a strip takes about a fifth of a sheet. */
-    private static final double USUAL_BREADTH = 0.25;
-
     private static final ExposureTime ANY_TIME = ExposureTime.ofSeconds(10);
     /** A head that stands this high lights the whole board. */
     private static final double USUAL_DISTANCE_MM = 600;
@@ -85,39 +77,17 @@ class FirstRecipe {
                 BaseExposure.of(media.of(paper.kind()).core().plainLight(), ANY_TIME),
                 "default",
                 "A plain default: nothing is known yet.");
-        CoverStripPlan anyStrip = new CoverStripPlan(
-                CoverStripPlan.Series.EQUAL_STOPS,
-                Optional.empty(),
-                USUAL_STEP,
-                USUAL_STEP_SECONDS,
-                USUAL_PATCHES,
-                StripDirection.DARK_RIGHT,
-                Length.ofMm(10),
-                Length.ofMm(10),
-                Optional.empty());
+        GuessPlan any = new GuessPlan(Optional.empty(), 1, Optional.empty());
         Recipe.Local local = new Recipe.Local(List.of(), LocalWork.Way.ONE_EXPOSURE);
-        Recipe bare = new Recipe(Ids.fresh(), slateId, null, now, "new slate", naming, setup, base, anyStrip, local);
+        Recipe bare = new Recipe(Ids.fresh(), slateId, null, now, "new slate", naming, setup, base, any, local);
         Rig rig = rigs.of(bare, subject);
-        PrintFit fit = rig.fit();
-        double breadth = Math.min(
-                fit.imageHeight().inMm(), Math.max(40, rig.sheetHeight().inMm() * USUAL_BREADTH));
-        CoverStripPlan strip = new CoverStripPlan(
-                anyStrip.series(),
-                Optional.empty(),
-                anyStrip.step(),
-                anyStrip.stepSeconds(),
-                anyStrip.patches(),
-                anyStrip.direction(),
-                Length.ofMm(Math.max(2, Math.floor(fit.imageWidth().inMm() / USUAL_PATCHES))),
-                Length.ofMm(Math.max(2, Math.floor(breadth))),
-                Optional.empty());
         StartingTime.Proposal start = startingTime.propose(rig);
         Recipe.Base started = new Recipe.Base(
                 BaseExposure.of(
                         rig.medium().core().read(start.light().notation()), ExposureTime.ofSeconds(start.seconds())),
                 start.source(),
                 String.join("\n", start.arithmetic()));
-        return new Recipe(bare.id(), slateId, null, now, "new slate", naming, setup, started, strip, local);
+        return new Recipe(bare.id(), slateId, null, now, "new slate", naming, setup, started, Strips.usual(rig), local);
     }
 
     private Recipe.Setup usual(Subject subject) {

@@ -2,8 +2,12 @@ package keyslate.server.slate;
 
 import java.time.Duration;
 import java.util.Optional;
+import keyslate.core.darkroom.Look;
 import keyslate.core.darkroom.Negative;
+import keyslate.core.medium.Medium;
 import keyslate.core.quantity.Check;
+import keyslate.core.quantity.QuantityException;
+import keyslate.server.Show;
 import keyslate.server.negative.Negatives;
 import keyslate.server.picture.PictureFiles;
 import keyslate.server.preview.NewestWins;
@@ -13,9 +17,14 @@ import keyslate.server.recipe.RecipeEditor;
 import keyslate.server.rig.Rig;
 import keyslate.server.rig.Rigs;
 import keyslate.server.sheet.SheetAssembler;
+import keyslate.server.sheet.SheetKind;
+import keyslate.server.sheet.SheetKinds;
+import keyslate.server.sheet.SheetPlan;
 import keyslate.server.subject.Subject;
+import keyslate.server.web.ConflictException;
 import keyslate.server.web.NotFoundException;
 import keyslate.store.Database;
+import keyslate.store.json.StoredTest;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.Slate;
@@ -38,6 +47,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/slates/{id}")
 class PreviewController {
     private static final String BMP = "image/bmp";
+    private static final int MOST_OF_A_PIECE = 960;
+    private static final String NEVER_SCANNED = "Nothing of it was ever scanned, so there is nothing to preview.";
 
     private final Database database;
     private final SlateService slates;
@@ -48,6 +59,7 @@ class PreviewController {
     private final Negatives negatives;
     private final Previews previews;
     private final NewestWins newest;
+    private final SheetKinds kinds;
 
     PreviewController(
             Database database,
@@ -58,7 +70,8 @@ class PreviewController {
             SheetAssembler sheets,
             Negatives negatives,
             Previews previews,
-            NewestWins newest) {
+            NewestWins newest,
+            SheetKinds kinds) {
         this.database = database;
         this.slates = slates;
         this.recipes = recipes;
@@ -68,6 +81,7 @@ class PreviewController {
         this.negatives = negatives;
         this.previews = previews;
         this.newest = newest;
+        this.kinds = kinds;
     }
 
     private record Shown(Rig rig, Previews.Basis basis, String key) {}
@@ -99,6 +113,39 @@ class PreviewController {
         return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(bmp(id, shown, local, side));
     }
 
+    /**
+     * What the test that is planned should look like, its pieces laid as they are looked at. An address may be kept whose key is the preview's, a hyphen
+     * and the recipe's id.
+     */
+    @GetMapping(path = "/test-preview", produces = BMP)
+    ResponseEntity<byte[]> test(
+            @PathVariable String id,
+            @RequestParam(required = false) @Nullable String key,
+            @RequestParam(defaultValue = "480") int side) {
+        int pixels = Check.count("side", side, 16, MOST_OF_A_PIECE);
+        Shown shown = database.inSnapshot(() -> shown(id, null));
+        String its = shown.key() + "-" + shown.rig().recipe().id();
+        byte[] bmp =
+                newest.run(id + " test", new Asked(its, false, pixels), () -> PictureFiles.bmp(test(shown, pixels)));
+        CacheControl cache =
+                its.equals(key) ? CacheControl.maxAge(Duration.ofMinutes(5)).cachePrivate() : CacheControl.noStore();
+        return ResponseEntity.ok().cacheControl(cache).body(bmp);
+    }
+
+    private Look test(Shown shown, int pixels) {
+        Rig rig = shown.rig();
+        Medium medium = rig.medium().core();
+        Negative negative =
+                negatives.negative(rig.subject(), medium).orElseThrow(() -> new NotFoundException(NEVER_SCANNED));
+        SheetKind kind = kinds.of(StoredTest.of(rig.recipe().test()).kind());
+        try {
+            SheetPlan plan = kind.plan(rig, negatives.small(rig.subject(), medium));
+            return previews.test(rig, negative, shown.basis(), plan, pixels);
+        } catch (QuantityException e) {
+            throw new ConflictException("impossible", Show.sentence(e.getMessage()));
+        }
+    }
+
     private Shown shown(String id, @Nullable RecipeChange change) {
         Slate slate = slates.find(id);
         Subject subject = slates.subject(slate);
@@ -118,8 +165,7 @@ class PreviewController {
                     shown.rig().subject(), shown.rig().medium().core());
             return negative.map(n -> previews.look(shown.rig(), n, shown.basis(), local, pixels))
                     .map(PictureFiles::bmp)
-                    .orElseThrow(() ->
-                            new NotFoundException("Nothing of it was ever scanned, so there is nothing to preview."));
+                    .orElseThrow(() -> new NotFoundException(NEVER_SCANNED));
         });
     }
 }

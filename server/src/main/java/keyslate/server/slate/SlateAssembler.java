@@ -33,7 +33,7 @@ import keyslate.server.stores.ByHand;
 import keyslate.server.subject.PositivePath;
 import keyslate.server.subject.Subject;
 import keyslate.server.subject.Subjects;
-import keyslate.server.test.StripKind;
+import keyslate.server.test.PlannedTests;
 import keyslate.server.test.TestViews.TestView;
 import keyslate.server.tone.Tones;
 import keyslate.store.negative.Frame;
@@ -53,7 +53,7 @@ public class SlateAssembler {
     private final Rigs rigs;
     private final SheetAssembler sheets;
     private final SheetKinds kinds;
-    private final StripKind strips;
+    private final PlannedTests tests;
     private final PrintKind prints;
     private final Negatives negatives;
     private final RollService frames;
@@ -73,7 +73,7 @@ public class SlateAssembler {
             Rigs rigs,
             SheetAssembler sheets,
             SheetKinds kinds,
-            StripKind strips,
+            PlannedTests tests,
             PrintKind prints,
             Negatives negatives,
             RollService frames,
@@ -89,7 +89,7 @@ public class SlateAssembler {
         this.rigs = rigs;
         this.sheets = sheets;
         this.kinds = kinds;
-        this.strips = strips;
+        this.tests = tests;
         this.prints = prints;
         this.negatives = negatives;
         this.frames = frames;
@@ -167,7 +167,7 @@ public class SlateAssembler {
     private StandingView standing(Slate slate, Rig rig, List<OnCord> cord) {
         Recipe recipe = rig.recipe();
         Previews.Basis basis = previews.basis(rig, cord);
-        TestView test = strips.view(rig, small(rig));
+        TestView test = tests.view(rig, small(rig));
         return new StandingView(
                 slate.version(),
                 recipe.id(),

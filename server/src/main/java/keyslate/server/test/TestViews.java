@@ -1,7 +1,9 @@
 package keyslate.server.test;
 
 import java.util.List;
+import keyslate.server.rig.LightView;
 import keyslate.server.sheet.SheetViews.RectView;
+import keyslate.server.sheet.SheetViews.SectorView;
 import keyslate.server.sheet.SheetViews.StepView;
 import keyslate.store.json.StoredTest;
 import org.jspecify.annotations.Nullable;
@@ -11,25 +13,56 @@ public final class TestViews {
     private TestViews() {}
 
     /**
-     * The next strip, computed; a problem says why it cannot be made as it stands.
+     * The next test, computed; a problem says why it cannot be made as it stands.
      *
+     * @param name of its kind, as its sheets are called
+     * @param kinds that there are, in their order
+     * @param pieces what of the printed picture falls on each of its pieces
+     * @param area what the first piece takes of the picture
+     * @param aspect width over height of all its pieces as they are laid
+     * @param lengthMm along a strip; long side of a piece
+     * @param headline what it is; {@code why} what the hands do and what it costs
+     * @param cannotShow what it cannot show
      * @param wideStripOffered while the base exposure is no more than a default
      */
     public record TestView(
             StoredTest plan,
+            String name,
+            List<KindView> kinds,
             List<PlannedPatchView> patches,
             List<StepView> script,
+            List<RectView> pieces,
             RectView area,
+            double aspect,
             double lengthMm,
             double breadthMm,
             double totalSetSeconds,
             double paperShare,
             double centreSeconds,
+            String headline,
+            String why,
+            String cannotShow,
             List<String> notes,
             boolean wideStripOffered,
             @Nullable String problem) {}
 
-    /** One patch: what it receives, what the timer is set to for it, how often it is pressed, and where it falls on the strip. */
+    /** A kind of test: its id, the key that takes it up, what its sheets are called, and what it is called among the kinds. */
+    public record KindView(String id, String key, String name, String label) {}
+
+    /**
+     * One patch.
+     *
+     * @param totalSeconds what it receives, as if all of it came through the standing opening
+     * @param setSeconds what the timer is set to for it
+     * @param presses how often
+     * @param stopsFromCentre of the series; of another light from the time that keeps the print as dark
+     * @param place where it falls in the picture of the whole test; of a sector the disc
+     * @param piece it lies on, from 1
+     * @param name what it is called besides its number; empty where nothing but the time differs
+     * @param mark how its piece is told from the others, in words
+     * @param sector of a wedge; none as a rule
+     * @param tones that lie in it, by their names
+     */
     public record PlannedPatchView(
             int number,
             double totalSeconds,
@@ -38,5 +71,11 @@ public final class TestViews {
             double stopsFromCentre,
             double roundingErrorStops,
             boolean tooShort,
-            RectView place) {}
+            RectView place,
+            int piece,
+            String name,
+            String mark,
+            @Nullable SectorView sector,
+            LightView light,
+            List<String> tones) {}
 }

@@ -3,8 +3,6 @@ package keyslate.server.tone;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.OptionalInt;
-import java.util.stream.IntStream;
 import keyslate.core.darkroom.Negative;
 import keyslate.core.quantity.Stops;
 import keyslate.core.script.Part;
@@ -15,7 +13,6 @@ import keyslate.server.Show;
 import keyslate.server.preview.Previews;
 import keyslate.server.rig.Rig;
 import keyslate.server.sheet.SheetAssembler.OnCord;
-import keyslate.server.sheet.SheetViews.RectView;
 import keyslate.server.test.TestViews.PlannedPatchView;
 import keyslate.server.test.TestViews.TestView;
 import keyslate.server.tone.ToneViews.OnSheetView;
@@ -46,11 +43,6 @@ public class Tones {
             Rig rig, Optional<Negative> small, Previews.Basis basis, TestView test, List<OnCord> cord, NamedTone tone) {
         Part crop = rig.crop();
         Optional<ToneInPrint> print = small.map(n -> previews.tone(rig, n, basis, tone));
-        Part strip = crop.within(part(test.area()));
-        OptionalInt patch = patch(
-                tone,
-                strip,
-                test.patches().stream().map(PlannedPatchView::place).toList());
         return new ToneView(
                 tone.name(),
                 (tone.x() - crop.left()) / crop.width(),
@@ -59,32 +51,24 @@ public class Tones {
                 tone.wantedNet(),
                 print.map(ToneInPrint::net).orElse(null),
                 print.flatMap(ToneInPrint::change).map(Stops::inStops).orElse(null),
-                patch.isPresent() ? patch.getAsInt() : null,
+                test.patches().stream()
+                        .filter(p -> p.tones().contains(tone.name()))
+                        .map(PlannedPatchView::number)
+                        .findFirst()
+                        .orElse(null),
                 cord.stream().flatMap(sheet -> on(sheet, tone).stream()).toList(),
                 says(tone, crop, print));
     }
 
-    private static Optional<OnSheetView> on(OnCord sheet, NamedTone tone) {
-        OptionalInt patch = patch(tone, sheet);
-        return patch.isPresent() ? Optional.of(new OnSheetView(sheet.view().id(), patch.getAsInt())) : Optional.empty();
+    private static List<OnSheetView> on(OnCord sheet, NamedTone tone) {
+        return holding(tone, sheet).stream()
+                .map(patch -> new OnSheetView(sheet.view().id(), patch))
+                .toList();
     }
 
-    /** The patch of a test that hangs in which a tone lies. */
-    public static OptionalInt patch(NamedTone tone, OnCord sheet) {
-        return patch(
-                tone,
-                sheet.exposed().piece().view(),
-                sheet.view().patches().stream().map(p -> p.place()).toList());
-    }
-
-    private static OptionalInt patch(NamedTone tone, Part view, List<RectView> patches) {
-        return IntStream.rangeClosed(1, patches.size())
-                .filter(n -> tone.liesIn(view, part(patches.get(n - 1))))
-                .findFirst();
-    }
-
-    private static Part part(RectView r) {
-        return new Part(r.left(), r.top(), r.width(), r.height());
+    /** The patches of a test that hangs in which a tone lies; none of another sheet. */
+    public static List<Integer> holding(NamedTone tone, OnCord sheet) {
+        return sheet.patches().map(p -> p.holding(tone)).orElse(List.of());
     }
 
     private static String says(NamedTone tone, Part crop, Optional<ToneInPrint> print) {

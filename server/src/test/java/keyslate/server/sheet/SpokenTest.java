@@ -10,18 +10,36 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import keyslate.core.contrast.GradeFilter;
+import keyslate.core.exposure.ApertureMark;
 import keyslate.core.exposure.LampLag;
+import keyslate.core.exposure.TimerSteps;
 import keyslate.core.light.Light;
 import keyslate.core.local.AreaShape;
 import keyslate.core.local.LocalChange;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterPack;
+import keyslate.core.quantity.Length;
+import keyslate.core.quantity.Stops;
 import keyslate.core.script.Cue;
 import keyslate.core.script.ExposureStep;
+import keyslate.core.script.LampWay;
 import keyslate.core.script.LocalWork;
 import keyslate.core.script.Part;
 import keyslate.core.script.Phase;
+import keyslate.core.script.Settings;
+import keyslate.core.script.StripDirection;
+import keyslate.core.script.WedgeDisc;
+import keyslate.core.test.GuessPlan;
+import keyslate.core.test.OpeningsPlan;
+import keyslate.core.test.PatchSeries;
+import keyslate.core.test.PieceMarks;
+import keyslate.core.test.PiecesPlan;
+import keyslate.core.test.SameSpotPlan;
+import keyslate.core.test.TestPlan;
+import keyslate.core.test.TestRig;
+import keyslate.core.test.WedgePlan;
 import keyslate.server.Spoken;
+import keyslate.server.sheet.SheetViews.StepView;
 import keyslate.store.slate.Recipe;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -29,6 +47,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** What is said in the dark, and that every word of it was recorded. */
 class SpokenTest {
+    private static final Length SIZE = Length.ofMm(40);
+    private static final TestPlan ANY = new GuessPlan(Optional.empty(), 1, Optional.empty());
+    private static final Recipe.Local NO_WORK = new Recipe.Local(List.of(), LocalWork.Way.ONE_EXPOSURE);
     private static final Path VOICE = Path.of("../web");
 
     @ParameterizedTest
@@ -56,9 +77,89 @@ class SpokenTest {
 
     @Test
     void aCoveredStripSaysHowFarTheCardGoes() {
-        assertThat(said(covered(1))).containsExactly("whole-strip");
-        assertThat(said(covered(2))).containsExactly("cover-patch", "n1");
-        assertThat(said(covered(4))).containsExactly("cover-patches-one-to", "n3");
+        List<ExposureStep> steps = List.of(covered(1), covered(2), covered(3), covered(4));
+        assertThat(said(steps, ANY, 0)).containsExactly("whole-strip");
+        assertThat(said(steps, ANY, 1)).containsExactly("cover-patch", "n1");
+        assertThat(said(steps, ANY, 3)).containsExactly("cover-patches-one-to", "n3");
+    }
+
+    @Test
+    void oneTimeThroughOpeningsSaysTheClicksFromOpen() {
+        OpeningsPlan plan = new OpeningsPlan(
+                Optional.of(ExposureTime.ofSeconds(10)),
+                Optional.of(8.0),
+                1,
+                3,
+                StripDirection.DARK_RIGHT,
+                SIZE,
+                SIZE,
+                Optional.empty());
+        assertThat(said(plan, 0)).containsExactly("patch", "n1", "alone");
+        assertThat(said(plan, 1)).containsExactly("the-lens", "n3", "clicks-from-open", "patch", "n2", "alone");
+        assertThat(said(plan, 2)).containsExactly("the-lens", "n2", "clicks-from-open", "patch", "n3", "alone");
+        assertThat(words(plan).get(1).before())
+                .isEqualTo("Lens to f/6.7, 3 clicks from open. Patch 2 alone free of the card");
+    }
+
+    @Test
+    void aStripInItsHolderIsMovedOn() {
+        SameSpotPlan plan = new SameSpotPlan(
+                PatchSeries.stops(Stops.of(1), 2, 3), StripDirection.DARK_RIGHT, SIZE, SIZE, Optional.empty());
+        assertThat(said(plan, 0)).containsExactly("patch", "n1");
+        assertThat(said(plan, 2)).containsExactly("move-on", "patch", "n3");
+        assertThat(words(plan).get(2).before()).isEqualTo("Move the paper on to patch 3");
+    }
+
+    @Test
+    void piecesAreTakenMarkedAndPutAway() {
+        assertThat(said(pieces(PieceMarks.Way.CORNERS), 1))
+                .containsExactly(
+                        "piece", "n1", "into-the-drum", "piece", "n2", "emulsion-up", "clip", "upper-right", "corner");
+        assertThat(said(pieces(PieceMarks.Way.NIPS), 0)).containsExactly("piece", "n1", "emulsion-up", "n1", "nip");
+        assertThat(said(pieces(PieceMarks.Way.ORDER), 2))
+                .containsExactly("piece", "n2", "into-the-drum", "piece", "n3", "emulsion-up");
+        assertThat(words(pieces(PieceMarks.Way.CORNERS)).get(1).before())
+                .isEqualTo(
+                        "Piece 1 into the drum, lid on. Piece 2 to its place, emulsion up, upper right corner clipped");
+    }
+
+    @Test
+    void aWedgeIsLaidOnThePaper() {
+        WedgePlan plan = new WedgePlan(WedgeDisc.USUAL, Optional.empty(), SIZE, Optional.empty());
+        assertThat(said(plan, 0)).containsExactly("disc-on");
+        assertThat(words(plan).get(0).words()).isEqualTo("Through the disc");
+    }
+
+    private static PiecesPlan pieces(PieceMarks.Way marks) {
+        return new PiecesPlan(PatchSeries.stops(Stops.of(1), 2, 3), List.of(), marks, SIZE, SIZE, Optional.empty());
+    }
+
+    private static List<String> said(TestPlan plan, int step) {
+        return words(plan).get(step).said();
+    }
+
+    private static List<StepView> words(TestPlan plan) {
+        List<ApertureMark> ring = ApertureMark.ring(4, 22, 2);
+        TestRig rig = new TestRig(
+                Light.filter(GradeFilter.G2),
+                ring.get(4),
+                ring,
+                LampWay.SWITCHED,
+                TimerSteps.tenths(),
+                LampLag.NONE,
+                Settings.SEEN,
+                (base, to) -> base);
+        return StepWords.of(
+                plan.script(ExposureTime.ofSeconds(10), rig).steps(),
+                new StepWords.Around(
+                        NO_WORK,
+                        LampLag.NONE,
+                        false,
+                        false,
+                        false,
+                        true,
+                        ring.stream().map(ApertureMark::engraved).toList(),
+                        plan));
     }
 
     @Test
@@ -88,7 +189,9 @@ class SpokenTest {
 
     private static List<String> inContact(ExposureStep step, boolean redFilter, boolean burns) {
         Recipe.Local none = new Recipe.Local(List.of(), LocalWork.Way.values()[0]);
-        return StepWords.of(List.of(step), new StepWords.Around(none, LampLag.NONE, true, redFilter, burns))
+        return StepWords.of(
+                        List.of(step),
+                        new StepWords.Around(none, LampLag.NONE, true, redFilter, burns, false, List.of(), ANY))
                 .get(0)
                 .said();
     }
@@ -114,9 +217,12 @@ class SpokenTest {
             assertThat(listed).containsAll(clips(Light.filter(grade)));
         }
         assertThat(listed)
-                .containsAll(said(covered(3)))
+                .containsAll(said(List.of(covered(1), covered(2), covered(3)), ANY, 2))
                 .containsAll(clips(Light.dials(FilterPack.of(0, 1, 2))))
                 .contains("base", "base-hands-out", "base-nothing-held", "hold-back", "burn", "area", "and")
+                .contains("piece", "patch", "alone", "into-the-drum", "aside", "emulsion-up", "clip", "corner")
+                .contains("upper-left", "upper-right", "lower-right", "lower-left", "nip", "nips", "move-on")
+                .contains("the-lens", "wide-open", "click-from-open", "clicks-from-open", "disc-on")
                 .contains("red-in", "paper-up", "film-down", "glass-on", "red-out", "red-starts")
                 .contains("press", "times", "set-timer-to", "point", "seconds", "whole-strip", "cover-patch");
         for (String clip : listed) {
@@ -130,8 +236,17 @@ class SpokenTest {
 
     private static List<String> said(ExposureStep step) {
         Recipe.Local local = new Recipe.Local(List.of(area("sky"), area("door")), LocalWork.Way.values()[0]);
-        return StepWords.of(List.of(step), new StepWords.Around(local, LampLag.NONE, false, false, false))
+        return StepWords.of(
+                        List.of(step),
+                        new StepWords.Around(local, LampLag.NONE, false, false, false, false, List.of(), ANY))
                 .get(0)
+                .said();
+    }
+
+    private static List<String> said(List<ExposureStep> steps, TestPlan plan, int step) {
+        return StepWords.of(
+                        steps, new StepWords.Around(NO_WORK, LampLag.NONE, false, false, false, false, List.of(), plan))
+                .get(step)
                 .said();
     }
 
@@ -149,7 +264,7 @@ class SpokenTest {
     private static ExposureStep covered(int place) {
         return step(
                 place,
-                List.of(Phase.uncovering(4, new Part(0, 0, 0.5, 1))),
+                List.of(Phase.uncovering(4, new Part(0.1 * place, 0, 1 - 0.1 * place, 1))),
                 4,
                 1,
                 place == 1 ? List.of() : List.of(Cue.MOVE_CARD));

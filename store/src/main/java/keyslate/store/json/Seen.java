@@ -3,13 +3,23 @@ package keyslate.store.json;
 /**
  * What a decision rests on; what does not belong to its kind is null.
  *
- * @param whitesAt of a reading: where the whites hold, in patches from the first (0), halves between two; {@code blacksAt} the first true
- *     black; {@code rightAt} the right density on a colour strip
- * @param magentaPoints of a cast: strength in points of a viewing filter, negative = green; {@code yellowPoints} negative = blue
+ * @param whitesAt of a reading: where the whites hold, in patches from the first (0), halves between two
+ * @param blacksAt the first true black, alike
+ * @param rightAt where the density is right: of a middle tone, or on colour paper, alike
+ * @param magentaPoints of a cast: strength in points of a viewing filter, negative = green
+ * @param yellowPoints negative = blue
  * @param way how the cast was seen: VIEWING_FILTER or BY_NAME
  * @param densityStops with a cast: how much more light the print needs, stops
- * @param darkerStops of a judgement: positive = darker; {@code harderGrades} positive = harder
+ * @param darkerStops of a judgement: positive = darker
+ * @param harderGrades positive = harder
  * @param dry of a reading: whether the strip was dry; null = not said, which is wet
+ * @param moreStops of a reading of one sheet: how much more light it needs, stops
+ * @param beyond of a reading whose answer lies off the test: LIGHTER than its first patch, or DARKER than its last
+ * @param whitesTone the named tone that was looked at for the whites
+ * @param rightTone the same in the middle
+ * @param blacksTone the same for the black
+ * @param lamp the light it was read by, in the user's words
+ * @param second whether somebody else looked too and saw it alike
  */
 public record Seen(
         Double whitesAt,
@@ -21,22 +31,59 @@ public record Seen(
         Double densityStops,
         Double darkerStops,
         Double harderGrades,
-        Boolean dry) {
-    public static final Seen NOTHING = new Seen(null, null, null, null, null, null, null, null, null, null);
+        Boolean dry,
+        Double moreStops,
+        String beyond,
+        String whitesTone,
+        String rightTone,
+        String blacksTone,
+        String lamp,
+        Boolean second) {
+    public static final Seen NOTHING = new Seen(
+            null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
 
-    public static Seen marks(Double whitesAt, Double blacksAt, Boolean dry) {
-        return new Seen(whitesAt, blacksAt, null, null, null, null, null, null, null, dry);
-    }
-
-    public static Seen right(Double at) {
-        return new Seen(null, null, at, null, null, null, null, null, null, null);
-    }
+    public static final String LIGHTER = "LIGHTER";
+    public static final String DARKER = "DARKER";
 
     public static Seen cast(double magenta, double yellow, String way, double densityStops) {
-        return new Seen(null, null, null, magenta, yellow, way, densityStops, null, null, null);
+        return new Seen(
+                null,
+                null,
+                null,
+                magenta,
+                yellow,
+                way,
+                densityStops,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null);
     }
 
     public static Seen wishes(Double darkerStops, Double harderGrades) {
-        return new Seen(null, null, null, null, null, null, null, darkerStops, harderGrades, null);
+        return new Seen(
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                darkerStops,
+                harderGrades,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null);
     }
 }

@@ -7,9 +7,9 @@ import keyslate.core.local.AreaShape;
 import keyslate.core.local.LocalChange;
 import keyslate.core.script.BaseExposure;
 import keyslate.core.script.LocalWork;
-import keyslate.core.script.TestPlan;
 import keyslate.core.size.Placement;
 import keyslate.core.size.Projection;
+import keyslate.core.test.TestPlan;
 import keyslate.core.tone.NamedTone;
 
 /**

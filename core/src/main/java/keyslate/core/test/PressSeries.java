@@ -1,4 +1,4 @@
-package keyslate.core.script;
+package keyslate.core.test;
 
 import java.util.ArrayList;
 import java.util.List;

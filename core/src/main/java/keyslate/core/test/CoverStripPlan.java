@@ -1,0 +1,58 @@
+package keyslate.core.test;
+
+import java.util.Optional;
+import keyslate.core.exposure.CheckStrip;
+import keyslate.core.quantity.Check;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Length;
+import keyslate.core.script.StripDirection;
+
+/**
+ * A strip that is exposed whole first and then covered patch by patch.
+ *
+ * @param series what the patches receive
+ * @param direction where the dark end lies
+ * @param patch length of a patch along the strip
+ * @param breadth breadth of the strip
+ * @param place across the picture, 0 to 1; none is chosen where it tells most
+ */
+public record CoverStripPlan(
+        PatchSeries series, StripDirection direction, Length patch, Length breadth, Optional<Double> place)
+        implements TestPlan.OfSeries {
+    public CoverStripPlan {
+        Check.positive("patch", patch.inMm(), "mm");
+        Check.positive("strip", breadth.inMm(), "mm");
+        place.ifPresent(p -> Check.within("place of the strip", p, 0, 1, ""));
+    }
+
+    /** Length along the strip. */
+    public Length length() {
+        return Length.ofMm(series.patches() * patch.inMm());
+    }
+
+    @Override
+    public TestScript script(ExposureTime base, TestRig rig) {
+        return CoverScript.of(this, base, rig);
+    }
+
+    @Override
+    public int pieces() {
+        return 1;
+    }
+
+    @Override
+    public CoverStripPlan followingBase() {
+        return of(series.followingBase(), patch);
+    }
+
+    @Override
+    public CoverStripPlan of(PatchSeries other, Length each) {
+        return new CoverStripPlan(other, direction, each, breadth, place);
+    }
+
+    /** Steps and patches of {@code strip} about the base exposure, patches so long that they fill {@code room}. */
+    public CoverStripPlan as(CheckStrip strip, Length room) {
+        return of(
+                series.ofStops(strip.step(), strip.patches()), Length.ofMm(Math.floor(room.inMm() / strip.patches())));
+    }
+}

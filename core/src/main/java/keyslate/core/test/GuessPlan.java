@@ -1,0 +1,46 @@
+package keyslate.core.test;
+
+import java.util.Optional;
+import keyslate.core.quantity.Check;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Stops;
+
+/**
+ * One sheet on a hunch: a test of one patch, corrected by what it looks like.
+ *
+ * @param time received; none follows the base exposure
+ * @param share of the picture that is printed, {@value #SMALLEST_SHARE} to 1
+ * @param spot middle of the printed part where it is not the whole; none is chosen where it tells most
+ */
+public record GuessPlan(Optional<ExposureTime> time, double share, Optional<Spot> spot) implements TestPlan {
+    public static final double SMALLEST_SHARE = 0.05;
+
+    public GuessPlan {
+        Check.within("share of the picture", share, SMALLEST_SHARE, 1, "");
+    }
+
+    @Override
+    public TestScript script(ExposureTime base, TestRig rig) {
+        return SinglesScript.guess(this, base, rig);
+    }
+
+    @Override
+    public ExposureTime middle(ExposureTime base) {
+        return time.orElse(base);
+    }
+
+    @Override
+    public int pieces() {
+        return 1;
+    }
+
+    @Override
+    public GuessPlan followingBase() {
+        return new GuessPlan(Optional.empty(), share, spot);
+    }
+
+    @Override
+    public Optional<Stops> step() {
+        return Optional.empty();
+    }
+}

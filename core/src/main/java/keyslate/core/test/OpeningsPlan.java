@@ -1,0 +1,68 @@
+package keyslate.core.test;
+
+import java.util.Optional;
+import keyslate.core.exposure.TestSeries;
+import keyslate.core.quantity.Check;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Length;
+import keyslate.core.quantity.Stops;
+import keyslate.core.script.StripDirection;
+
+/**
+ * A strip of one time through one opening after another, one patch alone free of the card each time (EXP-16): the timer is set once, the lens clicks.
+ *
+ * @param time of each patch, received; none follows the base exposure
+ * @param first engraved mark of the lightest patch, the smallest opening; none lets the series lie about the opening that stands
+ * @param clicks of the lens from patch to patch, 1 to 6
+ * @param count patches, 2 to 15
+ * @param direction where the dark end lies
+ * @param patch length of a patch along the strip
+ * @param breadth of the strip
+ * @param place across the picture, 0 to 1; none is chosen where it tells most
+ */
+public record OpeningsPlan(
+        Optional<ExposureTime> time,
+        Optional<Double> first,
+        int clicks,
+        int count,
+        StripDirection direction,
+        Length patch,
+        Length breadth,
+        Optional<Double> place)
+        implements TestPlan {
+    public static final int MOST_CLICKS = 6;
+
+    public OpeningsPlan {
+        Check.count("clicks", clicks, 1, MOST_CLICKS);
+        Check.count("patches", count, TestSeries.FEWEST_PATCHES, TestSeries.MOST_PATCHES);
+        first.ifPresent(f -> Check.positive("opening", f, ""));
+        Check.positive("patch", patch.inMm(), "mm");
+        Check.positive("strip", breadth.inMm(), "mm");
+        place.ifPresent(p -> Check.within("place of the strip", p, 0, 1, ""));
+    }
+
+    @Override
+    public TestScript script(ExposureTime base, TestRig rig) {
+        return OpeningsScript.of(this, base, rig);
+    }
+
+    @Override
+    public ExposureTime middle(ExposureTime base) {
+        return time.orElse(base);
+    }
+
+    @Override
+    public int pieces() {
+        return 1;
+    }
+
+    @Override
+    public OpeningsPlan followingBase() {
+        return new OpeningsPlan(Optional.empty(), first, clicks, count, direction, patch, breadth, place);
+    }
+
+    @Override
+    public Optional<Stops> step() {
+        return Optional.empty();
+    }
+}

@@ -1,0 +1,63 @@
+package keyslate.core.test;
+
+import java.util.Optional;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Length;
+import keyslate.core.quantity.Stops;
+
+/** The plan of a test; a new kind of test is one more of these, with its part in the store, its part in the server and its panel. */
+public sealed interface TestPlan permits TestPlan.OfSeries, OpeningsPlan, WedgePlan, GuessPlan {
+    /**
+     * Its exposures about a base exposure, with what each patch is to receive.
+     *
+     * @throws keyslate.core.quantity.QuantityException when it cannot be given with this lamp or lens; the message names the way out
+     */
+    TestScript script(ExposureTime base, TestRig rig);
+
+    /** The middle of what it tries, received. */
+    ExposureTime middle(ExposureTime base);
+
+    /** How many pieces of picture there are on its paper: one, or one for each patch. */
+    int pieces();
+
+    /** The same about whatever base exposure stands. */
+    TestPlan followingBase();
+
+    /** Its step in stops, where it has one. */
+    Optional<Stops> step();
+
+    /** Its step in stops, where that is another one than in the plan before; none where it has none. */
+    default Optional<Stops> stepUnlike(TestPlan before) {
+        return step().filter(s -> !before.step().equals(Optional.of(s)));
+    }
+
+    /** How the pieces lie in a picture of them all. */
+    default PieceLayout layout() {
+        return PieceLayout.SINGLE;
+    }
+
+    /**
+     * A test whose patches follow each other.
+     *
+     * @see PatchSeries
+     */
+    sealed interface OfSeries extends TestPlan permits CoverStripPlan, SameSpotPlan, PiecesPlan {
+        PatchSeries series();
+
+        /** Length of a patch, a window or a piece. */
+        Length patch();
+
+        /** The same test of another series, its patches so long. */
+        OfSeries of(PatchSeries other, Length patch);
+
+        @Override
+        default ExposureTime middle(ExposureTime base) {
+            return series().middle(base);
+        }
+
+        @Override
+        default Optional<Stops> step() {
+            return series().inStops();
+        }
+    }
+}

@@ -1,0 +1,45 @@
+package keyslate.core.test;
+
+import java.util.List;
+import keyslate.core.exposure.ApertureMark;
+import keyslate.core.exposure.LampLag;
+import keyslate.core.exposure.TimerSteps;
+import keyslate.core.light.Light;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Stops;
+import keyslate.core.script.LampWay;
+import keyslate.core.script.Settings;
+
+/**
+ * What stands for a test besides its plan.
+ *
+ * @param light of the base exposure
+ * @param opening that stands, with its true number as far as it is known
+ * @param ring the marks of the lens from the widest on, alike; empty where there is no lens
+ * @param settings how light and time are changed between two exposures
+ * @param carried the time of another light that keeps the print as dark as the base exposure
+ */
+public record TestRig(
+        Light light,
+        ApertureMark opening,
+        List<ApertureMark> ring,
+        LampWay way,
+        TimerSteps timer,
+        LampLag lag,
+        Settings settings,
+        Carried carried) {
+    /** How time follows the light. */
+    @FunctionalInterface
+    public interface Carried {
+        ExposureTime time(ExposureTime base, Light to);
+    }
+
+    public TestRig {
+        ring = List.copyOf(ring);
+    }
+
+    /** Stops more light through another mark than through the one that stands. */
+    Stops more(ApertureMark mark) {
+        return opening.trueNumber().lightChangeTo(mark.trueNumber());
+    }
+}

@@ -1,0 +1,197 @@
+package keyslate.server.sheet;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import keyslate.core.quantity.Stops;
+import keyslate.core.script.ExposureStep;
+import keyslate.core.script.Part;
+import keyslate.core.script.Phase;
+import keyslate.core.script.SheetPatches;
+import keyslate.core.script.WedgeDisc;
+import keyslate.core.test.PieceLayout;
+import keyslate.core.test.PieceMarks;
+import keyslate.core.test.PiecesPlan;
+import keyslate.core.test.TestPlan;
+import keyslate.core.tone.NamedTone;
+import keyslate.server.Show;
+import keyslate.server.rig.Rig;
+import keyslate.server.sheet.SheetViews.PatchView;
+import keyslate.server.sheet.SheetViews.RectView;
+import keyslate.server.sheet.SheetViews.SectorView;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The patches of a test with what they are called and where they lie: on the frame and in the picture of the whole test.
+ *
+ * @param all in the order of their numbers
+ */
+public record Patches(List<OnPaper> all) {
+    private static final double NOTHING_STOPS = -30;
+
+    /**
+     * A patch.
+     *
+     * @param view the part of the frame on its piece
+     * @param inPicture where it lies in the picture of all pieces
+     * @param name what it is called besides its number, such as "f/11"; empty where nothing but the time differs
+     * @param mark how its piece is told from the others, in words; empty on one piece
+     */
+    public record OnPaper(SheetPatches.Patch patch, Part view, Part inPicture, String name, String mark) {
+        /** Whether a tone of the frame lies in it. */
+        public boolean holds(NamedTone tone) {
+            if (patch.sector().isEmpty()) {
+                return tone.liesIn(view, patch.place());
+            }
+            double x = (tone.x() - view.left()) / view.width();
+            double y = (tone.y() - view.top()) / view.height();
+            WedgeDisc disc = disc(patch.step());
+            return disc.shareAt(x, y) == disc.share(patch.sector().getAsInt());
+        }
+    }
+
+    public Patches {
+        all = List.copyOf(all);
+    }
+
+    /** How the pieces of a sheet lie in its picture. */
+    public static PieceLayout layout(Rig rig, int pieces) {
+        TestPlan plan = rig.recipe().test();
+        if (pieces == 1) {
+            return PieceLayout.SINGLE;
+        }
+        return plan.pieces() == pieces ? plan.layout() : PieceLayout.laid(pieces);
+    }
+
+    /**
+     * The patches of a script.
+     *
+     * @param pieces the part of the frame on each
+     * @param received seconds of full light that a step gave, by its place; as planned where it is not in the map
+     */
+    public static Patches of(List<ExposureStep> steps, Rig rig, List<Part> pieces, Map<Integer, Double> received) {
+        PieceLayout layout = layout(rig, pieces.size());
+        SheetPatches found = SheetPatches.of(steps, rig.lag(), new SheetPatches.Given() {
+            @Override
+            public double received(ExposureStep step) {
+                return received.getOrDefault(step.place(), 0.0);
+            }
+
+            @Override
+            public double openingFactor(ExposureStep step) {
+                return rig.openingFactor(step.opening());
+            }
+        });
+        boolean openings = differ(steps.stream().map(ExposureStep::opening).toList());
+        boolean lights = differ(steps.stream().map(ExposureStep::light).toList());
+        List<OnPaper> all = new ArrayList<>();
+        for (SheetPatches.Patch patch : found.patches()) {
+            String name = openings
+                    ? Show.aperture(patch.step().opening())
+                    : lights ? patch.step().light().notation() : "";
+            all.add(new OnPaper(
+                    patch,
+                    pieces.get(patch.piece() - 1),
+                    layout.place(patch.piece()).within(patch.place()),
+                    patch.sector().isPresent() ? label(patch) : name,
+                    pieces.size() > 1 ? mark(rig.recipe().test(), patch.piece()) : ""));
+        }
+        return new Patches(all);
+    }
+
+    /** The same as planned. */
+    public static Patches planned(List<ExposureStep> steps, Rig rig, List<Part> pieces) {
+        return of(
+                steps,
+                rig,
+                pieces,
+                steps.stream().collect(Collectors.toMap(ExposureStep::place, s -> s.receivedSeconds(rig.lag()))));
+    }
+
+    private static boolean differ(List<?> figures) {
+        return figures.stream().distinct().count() > 1;
+    }
+
+    private static WedgeDisc disc(ExposureStep step) {
+        return step.phases().stream()
+                .map(Phase::disc)
+                .flatMap(Optional::stream)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** "label 20, D 0.60". */
+    private static String label(SheetPatches.Patch patch) {
+        WedgeDisc disc = disc(patch.step());
+        int sector = patch.sector().getAsInt();
+        return "label " + Show.number(disc.labels().get(sector)) + ", D "
+                + String.format(Locale.ROOT, "%.2f", disc.density(sector).inLog10());
+    }
+
+    /** How a piece is marked, in words: "upper left corner clipped", "3 nips"; empty by order. */
+    public static String mark(TestPlan plan, int piece) {
+        if (!(plan instanceof PiecesPlan pieces)) {
+            return "";
+        }
+        return switch (pieces.marks()) {
+            case CORNERS -> {
+                List<String> corners = PieceMarks.corners(piece).stream()
+                        .map(c -> c.name().toLowerCase(Locale.ROOT).replace('_', ' '))
+                        .toList();
+                yield Show.listed(corners) + (corners.size() == 1 ? " corner clipped" : " corners clipped");
+            }
+            case NIPS -> piece + (piece == 1 ? " nip" : " nips");
+            case ORDER -> "";
+        };
+    }
+
+    /** The numbers of the patches in which a tone lies. */
+    public List<Integer> holding(NamedTone tone) {
+        return IntStream.range(0, all.size())
+                .filter(i -> all.get(i).holds(tone))
+                .mapToObj(i -> i + 1)
+                .toList();
+    }
+
+    /** The patches as the page sees them. */
+    List<PatchView> views(Rig rig) {
+        double middle = Math.sqrt(all.get((all.size() - 1) / 2).patch().plannedSeconds()
+                * all.get(all.size() / 2).patch().plannedSeconds());
+        boolean lights = differ(all.stream().map(p -> p.patch().step().light()).toList());
+        return all.stream()
+                .map(p -> {
+                    double about = lights
+                            ? rig.testRig()
+                                    .carried()
+                                    .time(rig.base(), p.patch().step().light())
+                                    .inSeconds()
+                            : middle;
+                    double given = p.patch().receivedSeconds();
+                    return new PatchView(
+                            p.patch().number(),
+                            p.patch().plannedSeconds(),
+                            Math.rint(given * 1000) / 1000,
+                            given > 0 ? Stops.ofFactor(given / about).inStops() : NOTHING_STOPS,
+                            RectView.of(p.inPicture()),
+                            p.patch().piece(),
+                            p.name(),
+                            p.mark(),
+                            sector(p));
+                })
+                .toList();
+    }
+
+    /** The sector of a disc that a patch is; none as a rule. */
+    public static @Nullable SectorView sector(OnPaper p) {
+        if (p.patch().sector().isEmpty()) {
+            return null;
+        }
+        WedgeDisc disc = disc(p.patch().step());
+        int sector = p.patch().sector().getAsInt();
+        return new SectorView(disc.fromDegrees(sector), disc.fromDegrees(sector + 1));
+    }
+}

@@ -1,0 +1,63 @@
+package keyslate.server.test;
+
+import keyslate.core.quantity.Length;
+import keyslate.core.test.GuessPlan;
+import keyslate.core.test.TestScript;
+import keyslate.server.Show;
+import keyslate.server.rig.Rig;
+import keyslate.server.sheet.SheetViews.SheetView;
+import keyslate.store.json.StoredTest;
+import org.springframework.stereotype.Component;
+
+/** One sheet on a hunch: a test of one patch. */
+@Component
+final class GuessKind extends TestKind<GuessPlan> {
+    GuessKind() {
+        super(GuessPlan.class, StoredTest.GUESS, "g", "One sheet", "One sheet");
+    }
+
+    @Override
+    int order() {
+        return 5;
+    }
+
+    @Override
+    TestPlaces.Lie lie(Rig rig, GuessPlan plan, TestPlaces places) {
+        double side = Math.sqrt(plan.share());
+        TestPlaces.Lie part = places.spot(
+                1,
+                Length.ofMm(side * rig.fit().imageWidth().inMm()),
+                Length.ofMm(side * rig.fit().imageHeight().inMm()),
+                plan.spot());
+        // The sheet has its borders; a smaller piece is cut to the picture.
+        return new TestPlaces.Lie(
+                part.pieces(), part.length(), part.breadth(), plan.share() == 1 ? 1 : part.paperShare());
+    }
+
+    @Override
+    String cannotShow(Rig rig, GuessPlan plan) {
+        return "It shows one time: how far off it is the eye must say, to half a stop. A strip costs a fifth of it and tells to a sixth.";
+    }
+
+    @Override
+    String headline(GuessPlan plan, TestScript script) {
+        return (plan.share() == 1 ? "One sheet, " : "One piece, ")
+                + Show.seconds(script.patches().get(0).total().inSeconds()) + ".";
+    }
+
+    @Override
+    String why(Rig rig, GuessPlan plan, TestScript script) {
+        return "Then say how much more light it needs, or take it as it is.";
+    }
+
+    @Override
+    public String summary(Rig rig, SheetView sheet) {
+        return Show.seconds(sheet.patches().get(0).plannedSeconds()) + ", "
+                + sheet.light().notation();
+    }
+
+    @Override
+    String lookFor() {
+        return "How much more light does it need, or less?";
+    }
+}

@@ -1,0 +1,57 @@
+package keyslate.server.test;
+
+import java.util.List;
+import keyslate.core.quantity.Stops;
+import keyslate.core.test.OpeningsPlan;
+import keyslate.core.test.TestScript;
+import keyslate.server.Show;
+import keyslate.server.rig.Rig;
+import keyslate.server.sheet.SheetViews.SheetView;
+import keyslate.store.json.StoredTest;
+import org.springframework.stereotype.Component;
+
+/** One time through one opening after another. */
+@Component
+final class OpeningsKind extends TestKind<OpeningsPlan> {
+    OpeningsKind() {
+        super(OpeningsPlan.class, StoredTest.OPENINGS, "o", "Openings", "Openings");
+    }
+
+    @Override
+    int order() {
+        return 3;
+    }
+
+    @Override
+    TestPlaces.Lie lie(Rig rig, OpeningsPlan plan, TestPlaces places) {
+        return places.strip(plan.direction(), plan.count(), plan.patch(), plan.breadth(), plan.place());
+    }
+
+    @Override
+    String cannotShow(Rig rig, OpeningsPlan plan) {
+        return "It cannot tell a lens's marks from the light: each is out by up to "
+                + Show.stopsApart(Stops.of(rig.openingOffset().limit()))
+                + " until it was measured, and the wide ones may fall off to the corners.";
+    }
+
+    @Override
+    String headline(OpeningsPlan plan, TestScript script) {
+        List<TestScript.Patch> patches = script.patches();
+        return patches.size() + " openings, " + Show.aperture(patches.get(0).opening()) + " to "
+                + Show.aperture(patches.get(patches.size() - 1).opening()) + ", "
+                + Show.seconds(patches.get(0).set()) + " each.";
+    }
+
+    @Override
+    String why(Rig rig, OpeningsPlan plan, TestScript script) {
+        return Show.seconds(script.totalSetSeconds())
+                + " under the lamp. One setting of the timer; the lens clicks, and one patch alone is free of the card.";
+    }
+
+    @Override
+    public String summary(Rig rig, SheetView sheet) {
+        return sheet.patches().get(0).name() + " to "
+                + sheet.patches().get(sheet.patches().size() - 1).name() + ", "
+                + Show.seconds(sheet.script().get(0).setSeconds());
+    }
+}
