@@ -6,7 +6,8 @@ import { seconds } from "../../shared/units/format";
 export function placeWords(strip: SheetView, at: number): string {
   const low = strip.patches[Math.floor(at)];
   if (!low) return "";
-  if (Number.isInteger(at)) return `${seconds(low.givenSeconds)} s, patch ${String(low.number)}`;
+  const named = low.name === "" ? "" : `, ${low.name}`;
+  if (Number.isInteger(at)) return `${seconds(low.givenSeconds)} s, patch ${String(low.number)}${named}`;
   return `between ${String(low.number)} and ${String(low.number + 1)}`;
 }
 

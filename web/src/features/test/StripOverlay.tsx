@@ -6,7 +6,12 @@ import { seconds } from "../../shared/units/format";
 const MOST_WITH_SECONDS = 8;
 
 /** The strip on the picture: where each patch falls, with its seconds. It can be dragged or moved by arrow keys. */
-export function StripOverlay(props: { slate: SlateView; onMove: (place: number) => void }) {
+export function StripOverlay(props: {
+  slate: SlateView;
+  /** The strip as it will come out; none where nothing was scanned. */
+  picture: string | undefined;
+  onMove: (place: number) => void;
+}) {
   const strip = props.slate.test;
   const along = strip.plan.direction === "DARK_RIGHT" || strip.plan.direction === "DARK_LEFT";
   const room = along ? 1 - strip.area.height : 1 - strip.area.width;
@@ -72,6 +77,9 @@ export function StripOverlay(props: { slate: SlateView; onMove: (place: number) 
         onPointerCancel={drop}
         onKeyDown={onKeyDown}
       >
+        {props.picture !== undefined && dragged === undefined && (
+          <img className="as-it-will" src={props.picture} alt="" draggable={false} />
+        )}
         {strip.patches.map((p) => (
           <span
             key={p.number}
@@ -85,7 +93,7 @@ export function StripOverlay(props: { slate: SlateView; onMove: (place: number) 
           >
             <b>{p.number}</b>
             {strip.patches.length <= MOST_WITH_SECONDS && (
-              <span className="patch-seconds">{seconds(p.totalSeconds)} s</span>
+              <span className="patch-seconds">{p.name === "" ? `${seconds(p.totalSeconds)} s` : p.name}</span>
             )}
           </span>
         ))}

@@ -1,13 +1,10 @@
 import { useSearchParams } from "react-router";
 import { useSlateContext } from "../../app/SlateFrame";
 import { Ways } from "../../shared/ui/Choice";
-import { PlanStrip } from "./PlanStrip";
-import { ReadStrip } from "./ReadStrip";
+import { PlanTest } from "./PlanTest";
+import { ReadTest } from "./ReadTest";
 
-/** The panel of each kind of test. */
-const PANELS: Record<string, typeof PlanStrip> = { STRIP: PlanStrip };
-
-/** The test: plan and expose the next strip, or read one that hangs. */
+/** The test: plan and expose the next one, or read one that hangs. */
 export function TestPage() {
   const context = useSlateContext();
   const [search, setSearch] = useSearchParams();
@@ -18,7 +15,7 @@ export function TestPage() {
   const reading = asked === "plan" ? undefined : (hung.find((s) => s.id === asked) ?? unread);
   const ways = [
     ...(last ? [{ value: "read", label: `Read ${(reading ?? last).label.toLowerCase()}` }] : []),
-    { value: "plan", label: "Next strip" },
+    { value: "plan", label: "Next test" },
   ];
   const switcher =
     ways.length > 1 ? (
@@ -29,10 +26,9 @@ export function TestPage() {
         onChange={(way) => setSearch({ sheet: way === "plan" ? "plan" : (last?.id ?? "plan") })}
       />
     ) : null;
-  const Panel = PANELS[context.slate.test.plan.kind] ?? PlanStrip;
   return reading ? (
-    <ReadStrip key={reading.id} {...context} strip={reading} switcher={switcher} />
+    <ReadTest key={reading.id} {...context} strip={reading} switcher={switcher} />
   ) : (
-    <Panel {...context} switcher={switcher} />
+    <PlanTest {...context} switcher={switcher} />
   );
 }

@@ -2,7 +2,7 @@ import type { Schemas, SlateView } from "../../shared/api/client";
 
 /** The marks of a reading, in patches from the first; halves lie between two. */
 export type Marked = Schemas["Marks"];
-export type MarkField = Exclude<keyof Marked, "dry">;
+export type MarkField = "whitesAt" | "blacksAt" | "rightAt";
 /** What a mark is called and asks for: the kind of paper says which ones there are. */
 export type MarkKind = SlateView["medium"]["marks"][number];
 

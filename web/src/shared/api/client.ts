@@ -120,6 +120,12 @@ export function positiveAt(path: string, side = 960): string {
   return `${path}?side=${String(side)}`;
 }
 
+/** The test that is planned, as it will come out; its key is in the address. */
+export function testPicture(slate: SlateView, side = 480): string {
+  const query = new URLSearchParams({ key: `${slate.previewKey}-${slate.recipeId}`, side: String(side) });
+  return `/api/slates/${slate.id}/test-preview?${query.toString()}`;
+}
+
 /** The computed print of what stands; its key is in the address, so the same picture has the same address. */
 export function previewPicture(slate: SlateView, withLocalWork: boolean, side = 960): string {
   const query = new URLSearchParams({

@@ -2,6 +2,7 @@ package keyslate.core.medium;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import keyslate.core.colour.ColourBalance;
 import keyslate.core.colour.ColourFilm;
 import keyslate.core.colour.ColourPaper;
@@ -36,6 +37,8 @@ public final class Colour implements Medium {
     private static final double VIEWING_FACTOR = 0.5;
 
     private static final double USUAL_KELVIN = 3200;
+    /** As far apart as an eye tells at once. */
+    private static final double STEP_BESIDE = 10;
 
     private final FilterSet filters;
     private final PrintModel model = new ColourModel();
@@ -98,6 +101,19 @@ public final class Colour implements Medium {
     @Override
     public Light forCast(Light light, Hue cast, double points) {
         return shifted(light, cast.byMagentaAndYellow(VIEWING_FACTOR * points));
+    }
+
+    @Override
+    public List<Light> beside(Light light) {
+        return Stream.of(
+                        FilterShift.NONE,
+                        FilterShift.of(0, STEP_BESIDE, 0),
+                        FilterShift.of(0, -STEP_BESIDE, 0),
+                        FilterShift.of(0, 0, STEP_BESIDE),
+                        FilterShift.of(0, 0, -STEP_BESIDE))
+                .map(step -> shifted(light, step))
+                .distinct()
+                .toList();
     }
 
     @Override

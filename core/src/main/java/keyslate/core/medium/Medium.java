@@ -50,6 +50,9 @@ public interface Medium {
     /** The light for a negative whose print has that cast in points of a viewing filter where {@code light} was right for another; the same in monochrome. */
     Light forCast(Light light, Hue cast, double points);
 
+    /** Lights worth seeing beside one, itself among them, where nothing else is known: a grade softer and harder, or a step to either side of each dial. */
+    List<Light> beside(Light light);
+
     /** A light with so much more or less of its filters, to whole points; the same in monochrome. */
     Light shifted(Light light, FilterShift points);
 

@@ -2,6 +2,7 @@ package keyslate.core.medium;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import keyslate.core.colour.Hue;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.GradeScale;
@@ -19,6 +20,7 @@ import keyslate.core.film.FrameNeed;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterShift;
+import keyslate.core.quantity.Grade;
 import keyslate.core.quantity.Stops;
 import keyslate.core.reading.NextRecipe;
 
@@ -82,6 +84,15 @@ public final class Monochrome implements Medium {
     @Override
     public Light forCast(Light light, Hue cast, double points) {
         return light;
+    }
+
+    @Override
+    public List<Light> beside(Light light) {
+        double grade = light.toFilter().grade().onScale();
+        return Stream.of(grade - 1, grade, grade + 1)
+                .map(g -> Light.filter(GradeFilter.nearest(Grade.of(Math.max(-1, Math.min(5, g))))))
+                .distinct()
+                .toList();
     }
 
     @Override

@@ -10,6 +10,7 @@ import java.util.Optional;
 import keyslate.core.darkroom.Negative;
 import keyslate.core.exposure.CheckStrip;
 import keyslate.core.exposure.CoverStrip;
+import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.QuantityException;
 import keyslate.core.quantity.Stops;
@@ -88,8 +89,15 @@ public class PlannedTests {
                 kind.why(rig, plan, script) + " " + percent(lie.paperShare()) + " of a sheet.",
                 kind.cannotShow(rig, plan),
                 notes,
+                beside(rig),
                 wideStripOffered(rig, plan),
                 null);
+    }
+
+    private static List<String> beside(Rig rig) {
+        return rig.medium().core().beside(rig.light()).stream()
+                .map(Light::notation)
+                .toList();
     }
 
     private static String percent(double share) {
@@ -115,6 +123,7 @@ public class PlannedTests {
                 "",
                 "",
                 List.of(),
+                beside(rig),
                 wideStripOffered(rig, plan),
                 Show.sentence(e.getMessage()));
     }

@@ -23,6 +23,7 @@ public final class TestViews {
      * @param lengthMm along a strip; long side of a piece
      * @param headline what it is; {@code why} what the hands do and what it costs
      * @param cannotShow what it cannot show
+     * @param besideLights lights worth seeing beside the standing one, in the paper's notation
      * @param wideStripOffered while the base exposure is no more than a default
      */
     public record TestView(
@@ -43,6 +44,7 @@ public final class TestViews {
             String why,
             String cannotShow,
             List<String> notes,
+            List<String> besideLights,
             boolean wideStripOffered,
             @Nullable String problem) {}
 

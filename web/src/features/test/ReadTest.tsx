@@ -23,7 +23,7 @@ import { OwnRecipe } from "../../shared/ui/OwnRecipe";
 import { Verdict } from "../../shared/ui/Verdict";
 import { plainStops, seconds, stopsWithUnit } from "../../shared/units/format";
 import { Mark } from "./Mark";
-import { StripPicture } from "./StripPicture";
+import { TestPicture } from "./TestPicture";
 import { type MarkField, type MarkKind, type Marked, markAfter, marksOf, sameMarks } from "./marks";
 import { rowsClass } from "./rows";
 
@@ -34,7 +34,7 @@ interface Answer {
 }
 
 /** Reading a strip: the marks this kind of paper asks for, and the verdict that follows from them. */
-export function ReadStrip(props: SlateContext & { strip: SheetView; switcher: ReactNode }) {
+export function ReadTest(props: SlateContext & { strip: SheetView; switcher: ReactNode }) {
   const { slate, strip } = props;
   const navigate = useNavigate();
   const kinds = slate.medium.marks;
@@ -51,8 +51,9 @@ export function ReadStrip(props: SlateContext & { strip: SheetView; switcher: Re
       <main className="stage">
         <h1 className="visually-hidden">Test: read {strip.label}</h1>
         <Print source={sheetPicture(strip)} alt={`${strip.label}, as it came out`} aspect={strip.aspect}>
-          <StripPicture
-            strip={strip}
+          <TestPicture
+            sheet={strip}
+            alone={undefined}
             kinds={kinds}
             marked={marked}
             onMark={(at) => {

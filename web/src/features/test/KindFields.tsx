@@ -1,0 +1,250 @@
+import type { ReactNode } from "react";
+import type { SlateContext } from "../../app/SlateFrame";
+import { Choice, Ways } from "../../shared/ui/Choice";
+import { LengthField } from "../../shared/ui/LengthField";
+import { ListField } from "../../shared/ui/ListField";
+import { QuantityField } from "../../shared/ui/QuantityField";
+import { TextEntry } from "./TextEntry";
+import { aperture, number, seconds } from "../../shared/units/format";
+import { PatchCount, SeriesFields } from "./SeriesFields";
+
+/** What is asked for a kind of test, and what waits behind "more". */
+interface Fields {
+  asked: (context: SlateContext) => ReactNode;
+  more: (context: SlateContext) => ReactNode;
+}
+
+/** The fields of each kind of test; a new kind is a line here. */
+export const FIELDS: Record<string, Fields> = {
+  STRIP: {
+    asked: SeriesFields,
+    more: (context) => (
+      <>
+        <DarkEnd {...context} />
+        <Length {...context} label="Patch" field="patchMm" />
+        <Length {...context} label="Breadth" field="breadthMm" />
+      </>
+    ),
+  },
+  SAME_SPOT: {
+    asked: SeriesFields,
+    more: (context) => (
+      <>
+        <DarkEnd {...context} />
+        <Length {...context} label="Moves on by" field="patchMm" />
+        <Length {...context} label="Breadth" field="breadthMm" />
+      </>
+    ),
+  },
+  OPENINGS: {
+    asked: OpeningsFields,
+    more: (context) => (
+      <>
+        <DarkEnd {...context} />
+        <Length {...context} label="Patch" field="patchMm" />
+        <Length {...context} label="Breadth" field="breadthMm" />
+      </>
+    ),
+  },
+  WEDGE: {
+    asked: WedgeFields,
+    more: WedgeLabels,
+  },
+  GUESS: {
+    asked: GuessFields,
+    more: (context) => (
+      <QuantityField
+        label="Share of the picture"
+        shown={number(100 * (context.slate.test.plan.share ?? 1))}
+        unit="%"
+        units={["%"]}
+        hint="100 % is the whole sheet with its borders."
+        error={context.edit.error?.at("/test/share")}
+        onCommit={(c) => context.edit.mutateAsync({ test: { share: c.value / 100 } })}
+      />
+    ),
+  },
+  PIECES: {
+    asked: PiecesFields,
+    more: (context) => (
+      <>
+        <Length {...context} label="Long side" field="patchMm" />
+        <Length {...context} label="Short side" field="breadthMm" />
+        <Choice
+          label="Told apart by"
+          value={context.slate.test.plan.marks ?? "CORNERS"}
+          options={[
+            { value: "CORNERS", label: "clipped corners" },
+            { value: "NIPS", label: "nips on a short edge" },
+            { value: "ORDER", label: "their order" },
+          ]}
+          onChange={(marks) => context.edit.mutate({ test: { marks } })}
+        />
+      </>
+    ),
+  },
+};
+
+function Length(props: SlateContext & { label: string; field: "patchMm" | "breadthMm" }) {
+  const { slate, edit, field } = props;
+  return (
+    <LengthField
+      label={props.label}
+      small
+      mm={slate.test.plan[field] ?? 0}
+      error={edit.error?.at(`/test/${field}`)}
+      onCommit={(mm) => edit.mutateAsync({ test: { [field]: mm } })}
+      onStep={(by) => edit.mutate((now) => ({ test: { [field]: (now.test.plan[field] ?? 0) + by } }))}
+    />
+  );
+}
+
+function DarkEnd({ slate, edit }: SlateContext) {
+  return (
+    <Choice
+      label="Dark end"
+      value={slate.test.plan.direction ?? "DARK_RIGHT"}
+      options={[
+        { value: "DARK_RIGHT", label: "right" },
+        { value: "DARK_LEFT", label: "left" },
+        { value: "DARK_BOTTOM", label: "bottom" },
+        { value: "DARK_TOP", label: "top" },
+      ]}
+      onChange={(direction) => edit.mutate({ test: { direction } })}
+    />
+  );
+}
+
+function OneTime(props: SlateContext & { label: string; shown: number; hint?: string }) {
+  const { edit } = props;
+  return (
+    <QuantityField
+      label={props.label}
+      shown={seconds(props.shown)}
+      unit="s"
+      units={["s"]}
+      {...(props.hint !== undefined && { hint: props.hint })}
+      error={edit.error?.at("/test/seconds")}
+      onCommit={(c) => edit.mutateAsync({ test: { seconds: c.value } })}
+    />
+  );
+}
+
+function OpeningsFields({ slate, edit }: SlateContext) {
+  const { plan, patches } = slate.test;
+  return (
+    <div className="field-row">
+      <OneTime slate={slate} edit={edit} label="Time of each" shown={slate.test.centreSeconds} />
+      <Choice
+        label="Begins at"
+        value={plan.firstMark ?? 0}
+        options={[
+          { value: 0, label: patches[0] ? `${patches[0].name} (about here)` : "about here" },
+          ...slate.geometry.pairs.map(({ apertureMark }) => ({
+            value: apertureMark,
+            label: aperture(apertureMark),
+          })),
+        ]}
+        error={edit.error?.at("/test/firstMark")}
+        onChange={(firstMark) =>
+          edit.mutate({ test: firstMark === 0 ? { aboutStanding: true } : { firstMark } })
+        }
+      />
+      <Choice
+        label="Clicks"
+        value={plan.clicks ?? 1}
+        options={[1, 2, 3, 4, 5, 6].map((n) => ({ value: n, label: String(n) }))}
+        onChange={(clicks) => edit.mutate({ test: { clicks } })}
+      />
+      <PatchCount slate={slate} edit={edit} />
+    </div>
+  );
+}
+
+function WedgeFields({ slate, edit }: SlateContext) {
+  const given = slate.test.patches.at(-1);
+  const { labels, referenceSeconds } = slate.test.plan;
+  const largest = Math.max(...(labels ?? [1]));
+  return (
+    <div className="field-row">
+      <OneTime
+        slate={slate}
+        edit={edit}
+        label="Exposure through it"
+        shown={((given?.totalSeconds ?? 0) * (referenceSeconds ?? largest)) / largest}
+        hint={slate.test.plan.seconds === undefined ? "base under the middle label" : ""}
+      />
+      <Length slate={slate} edit={edit} label="Disc across" field="patchMm" />
+    </div>
+  );
+}
+
+function WedgeLabels({ slate, edit }: SlateContext) {
+  const { plan } = slate.test;
+  return (
+    <>
+      <ListField
+        label="Labels, clockwise from the top, s"
+        shown={(plan.labels ?? []).map(number).join("  ")}
+        error={edit.error?.at("/test/labels")}
+        onCommit={(labels) => edit.mutateAsync({ test: { labels } })}
+      />
+      <QuantityField
+        label="They are for"
+        shown={number(plan.referenceSeconds ?? 0)}
+        unit="s"
+        units={["s"]}
+        error={edit.error?.at("/test/referenceSeconds")}
+        onCommit={(c) => edit.mutateAsync({ test: { referenceSeconds: c.value } })}
+      />
+    </>
+  );
+}
+
+function GuessFields({ slate, edit }: SlateContext) {
+  return (
+    <div className="field-row">
+      <OneTime slate={slate} edit={edit} label="Time" shown={slate.test.centreSeconds} />
+    </div>
+  );
+}
+
+/** Pieces of different times, or of different lights at the time that keeps the print as dark. */
+function PiecesFields(context: SlateContext) {
+  const { slate, edit } = context;
+  const lights = slate.test.plan.lights ?? [];
+  const byLight = lights.length > 0;
+  return (
+    <>
+      <Ways
+        label="Pieces differ by"
+        value={byLight ? "lights" : "times"}
+        ways={[
+          { value: "times", label: "Different times" },
+          { value: "lights", label: `Different ${slate.medium.lightName.toLowerCase()}s` },
+        ]}
+        onChange={(way) => edit.mutate({ test: { lights: way === "times" ? [] : slate.test.besideLights } })}
+      />
+      {byLight ? (
+        <TextEntry
+          label={`${slate.medium.lightName}s, with commas between`}
+          shown={lights.join(", ")}
+          hint="Each piece gets the time that keeps the print as dark."
+          error={edit.error?.at("/test/lights")}
+          onCommit={(text) =>
+            edit.mutateAsync({
+              test: {
+                lights: text
+                  .split(",")
+                  .map((light) => light.trim())
+                  .filter((light) => light !== ""),
+              },
+            })
+          }
+        />
+      ) : (
+        <SeriesFields {...context} />
+      )}
+    </>
+  );
+}
