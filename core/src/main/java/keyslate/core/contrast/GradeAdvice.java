@@ -53,8 +53,12 @@ public final class GradeAdvice {
      */
     public static Outcome fromStrip(
             VariableContrastPaper paper, GradeFilter now, ExposureTime whites, ExposureTime blacks) {
-        double needed = neededRange(now.grade(), whites, blacks);
-        Stops late = blacks.stopsFrom(whites);
+        return forRange(paper, now, whites, neededRange(now.grade(), whites, blacks));
+    }
+
+    /** The same where the range that is needed is known: the black comes later through {@code now} by R(now) − R needed. */
+    public static Outcome forRange(VariableContrastPaper paper, GradeFilter now, ExposureTime whites, double needed) {
+        Stops late = Stops.ofLogExposure((GradeScale.isoRangeOf(now.grade()) - needed) / 100);
         if (GradeScale.reaches(needed)) {
             Grade exact = GradeScale.gradeOf(needed);
             GradeFilter filter = GradeFilter.nearest(exact);

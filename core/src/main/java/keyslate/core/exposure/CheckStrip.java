@@ -28,6 +28,8 @@ public record CheckStrip(ExposureTime centre, Stops step, int patches) {
     private static final List<Integer> STEPS_PER_STOP = List.of(12, 6, 4, 3, 2);
     private static final int MOST_PATCHES = 13;
     private static final double REACH = 3;
+    private static final double FAR_STEP = 0.5;
+    private static final double FAR_STOPS = 2;
     private static final double FLOAT_GUARD = 1e-9;
 
     /**
@@ -67,11 +69,23 @@ public record CheckStrip(ExposureTime centre, Stops step, int patches) {
      * @param darker whether more light is wanted than its darkest patch got
      */
     public static CheckStrip beyond(List<ExposureTime> totals, boolean darker) {
+        return beyond(totals, darker, false);
+    }
+
+    /**
+     * The same; {@code far} where every patch is as good as black or bare, so that nothing tells how far: then it moves by 2 stops at least, in half stops or wider.
+     */
+    public static CheckStrip beyond(List<ExposureTime> totals, boolean darker, boolean far) {
         ExposureTime first = totals.get(0);
         ExposureTime last = totals.get(totals.size() - 1);
         Stops span = last.stopsFrom(first);
         ExposureTime end = darker ? last : first;
-        Stops half = span.times(darker ? 0.5 : -0.5);
-        return new CheckStrip(end.plus(half), span.times(1.0 / (totals.size() - 1)), totals.size());
+        Stops step = span.times(1.0 / (totals.size() - 1));
+        if (far) {
+            Stops wide = Stops.of(Math.max(step.inStops(), FAR_STEP));
+            double reach = Math.max(FAR_STOPS, wide.inStops() * (totals.size() - 1) / 2);
+            return new CheckStrip(end.plus(Stops.of(darker ? reach : -reach)), wide, totals.size());
+        }
+        return new CheckStrip(end.plus(span.times(darker ? 0.5 : -0.5)), step, totals.size());
     }
 }

@@ -117,6 +117,12 @@ public final class Colour implements Medium {
     }
 
     @Override
+    public Light between(Light one, Light other, double weight) {
+        FilterShift way = other.toPack().toShift().minus(one.toPack().toShift());
+        return shifted(one, way.times(weight));
+    }
+
+    @Override
     public Light shifted(Light light, FilterShift points) {
         FilterShift raw = light.toPack().toShift().plus(points);
         FilterPack pack = raw.inMagenta() < 0 || raw.inYellow() < 0

@@ -53,6 +53,9 @@ public interface Medium {
     /** Lights worth seeing beside one, itself among them, where nothing else is known: a grade softer and harder, or a step to either side of each dial. */
     List<Light> beside(Light light);
 
+    /** The light between two, {@code weight} of the way from one to the other: the pack between them to whole points, or the nearest filter. */
+    Light between(Light one, Light other, double weight);
+
     /** A light with so much more or less of its filters, to whole points; the same in monochrome. */
     Light shifted(Light light, FilterShift points);
 

@@ -96,6 +96,13 @@ public final class Monochrome implements Medium {
     }
 
     @Override
+    public Light between(Light one, Light other, double weight) {
+        double from = one.toFilter().grade().onScale();
+        double to = other.toFilter().grade().onScale();
+        return Light.filter(GradeFilter.nearest(Grade.of(from + weight * (to - from))));
+    }
+
+    @Override
     public Light shifted(Light light, FilterShift points) {
         return light;
     }

@@ -30,6 +30,7 @@ public record SheetPatches(List<Patch> patches) {
      * @param step one that fell on it
      * @param plannedSeconds what it was to receive, as if all of it came through the standing opening
      * @param receivedSeconds what it did receive, alike
+     * @param lampOns how often the lamp went on for it: so often its lag counts
      */
     public record Patch(
             int number,
@@ -38,9 +39,10 @@ public record SheetPatches(List<Patch> patches) {
             OptionalInt sector,
             ExposureStep step,
             double plannedSeconds,
-            double receivedSeconds) {
+            double receivedSeconds,
+            int lampOns) {
         private Patch numbered(int other) {
-            return new Patch(other, piece, place, sector, step, plannedSeconds, receivedSeconds);
+            return new Patch(other, piece, place, sector, step, plannedSeconds, receivedSeconds, lampOns);
         }
     }
 
@@ -119,7 +121,8 @@ public record SheetPatches(List<Patch> patches) {
                         OptionalInt.of(s),
                         step,
                         planned * disc.share(s),
-                        received * disc.share(s)))
+                        received * disc.share(s),
+                        lampOns(lights)))
                 .toList();
     }
 
@@ -147,14 +150,22 @@ public record SheetPatches(List<Patch> patches) {
         double planned = 0;
         double received = 0;
         ExposureStep step = lights.get(0).step();
-        for (Light light : lights) {
-            if (light.reach().holds(x, y)) {
-                planned += light.planned();
-                received += light.received();
-                step = light.step();
-            }
+        List<Light> fell = lights.stream().filter(l -> l.reach().holds(x, y)).toList();
+        for (Light light : fell) {
+            planned += light.planned();
+            received += light.received();
+            step = light.step();
         }
-        return new Patch(0, step.piece(), place, OptionalInt.empty(), step, planned, received);
+        return new Patch(0, step.piece(), place, OptionalInt.empty(), step, planned, received, lampOns(fell));
+    }
+
+    /** Every step once, however many phases of it fell there, times its presses. */
+    private static int lampOns(List<Light> lights) {
+        return lights.stream()
+                .map(Light::step)
+                .distinct()
+                .mapToInt(ExposureStep::presses)
+                .sum();
     }
 
     private static void add(TreeSet<Double> bounds, double at) {

@@ -5,9 +5,13 @@ import java.util.List;
 import java.util.Optional;
 import keyslate.core.exposure.CheckStrip;
 import keyslate.core.exposure.PatchPick;
+import keyslate.core.light.Light;
 import keyslate.core.medium.Colour;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Stops;
+import keyslate.core.reading.PackedLights;
+import keyslate.core.reading.SlateEvidence;
+import keyslate.core.reading.SlateEvidence.Tone;
 import keyslate.server.Show;
 import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.decide.DecisionViews.VerdictView;
@@ -20,8 +24,6 @@ import org.springframework.stereotype.Component;
 /** Colour paper: time by the patch of the right density; the pack is judged at Colour. */
 @Component
 class ColourAdviser implements Adviser {
-    private static final double AT_AN_END = 2;
-
     @Override
     public String mediumId() {
         return Colour.ID;
@@ -32,58 +34,79 @@ class ColourAdviser implements Adviser {
         return Readings.seen(marks, null, marks.rightAt(), null);
     }
 
-    private record Read(ExposureTime time, Stops uncertainty) {}
+    /** What all readings of the slate say together, through the pack that stands. */
+    private static SlateEvidence.Estimate read(Hung strip, Evidence evidence) {
+        Light now = strip.now().light();
+        PackedLights lights =
+                new PackedLights(now, (from, to) -> strip.now().medium().core().timeFactor(from, to));
+        return SlateEvidence.of(evidence.all(), lights, strip.now().knownLag().limit(), now)
+                .time(Tone.MIDDLE, now)
+                .orElseThrow();
+    }
 
-    private static Read read(Hung strip, Marks marks) {
+    private static Evidence evidence(Hung strip, Marks marks) {
         List<ExposureTime> totals = Readings.totals(strip);
         FieldErrors errors = new FieldErrors();
-        if (marks.rightAt() == null) {
+        if (totals.size() == 1 && marks.moreStops() == null) {
+            errors.add("/marks/moreStops", "E_SHAPE", "Say how much more light it needs; 0 where it is right.");
+        }
+        if (totals.size() > 1 && marks.rightAt() == null) {
             errors.add("/marks/rightAt", "E_SHAPE", "Mark the patch that has the right density first.");
         }
-        Optional<PatchPick> mark = Readings.mark(errors, "/marks/rightAt", marks.rightAt(), totals);
+        Readings.mark(errors, "/marks/rightAt", marks.rightAt(), totals);
+        Readings.stops(errors, "/marks/moreStops", marks.moreStops());
         errors.throwIfAny();
-        PatchPick pick = mark.orElseThrow();
-        boolean atAnEnd = pick.weight() == 0 && (pick.index() == 0 || pick.index() == totals.size() - 1);
-        Stops half = pick.uncertaintyOn(totals);
-        return new Read(pick.timeOn(totals), atAnEnd ? half.times(AT_AN_END) : half);
+        return Evidence.of(strip, marks, Tone.MIDDLE, false);
     }
 
     @Override
     public Optional<CheckStrip> check(Hung strip, Marks marks) {
-        Read read = read(strip, marks);
-        return CheckStrip.after(read.time(), read.uncertainty());
+        return Beyond.of(strip, marks).or(() -> settling(read(strip, evidence(strip, marks))));
+    }
+
+    private static Optional<CheckStrip> settling(SlateEvidence.Estimate read) {
+        return CheckStrip.after(read.time(), read.toSettle());
     }
 
     @Override
     public VerdictView reading(Hung strip, Marks marks) {
-        Read read = read(strip, marks);
-        ExposureTime carried = strip.carried(read.time());
-        ExposureTime time = carried.times(strip.now()
-                .medium()
-                .core()
-                .timeFactor(strip.before().light(), strip.now().light()));
+        Optional<VerdictView> other = Beyond.verdict(strip, marks).or(() -> ByPieces.verdict(strip, marks));
+        if (other.isPresent()) {
+            return other.get();
+        }
+        Evidence evidence = evidence(strip, marks);
+        SlateEvidence.Estimate read = read(strip, evidence);
+        List<ExposureTime> totals = Readings.totals(strip);
         List<String> rests = new ArrayList<>();
-        rests.add("Right density at " + Show.seconds(read.time().inSeconds()) + ", your mark, ± "
-                + Show.stopsApart(read.uncertainty()) + ".");
+        Readings.said(rests, "Right density at ", marks.rightAt(), totals);
+        if (marks.moreStops() != null) {
+            rests.add(strip.view().label() + " needs " + Show.stops(Stops.of(marks.moreStops()))
+                    + ", your judgement of a whole sheet, ± ½ stop.");
+        }
         rests.addAll(Readings.tones(strip));
-        if (!carried.equals(read.time())) {
-            rests.add("Carried to the size and opening that stand now: " + Show.seconds(carried.inSeconds()) + ".");
+        ExposureTime own = evidence.own(Tone.MIDDLE).orElseThrow().time();
+        ExposureTime here = marks.rightAt() == null
+                ? own
+                : PatchPick.ofPosition(marks.rightAt()).timeOn(totals);
+        if (Math.abs(own.stopsFrom(here).inStops()) > 0.01) {
+            rests.add("Carried to the size and opening that stand now: " + Show.seconds(own.inSeconds()) + ".");
         }
-        if (!time.equals(carried)) {
+        if (!strip.before().light().equals(strip.now().light())) {
             rests.add("Carried from " + strip.before().light().notation() + " to "
-                    + strip.now().light().notation() + ", as dark (COL-04): " + Show.seconds(time.inSeconds()) + ".");
+                    + strip.now().light().notation() + ", as dark (COL-04): "
+                    + Show.seconds(read.time().inSeconds()) + ".");
         }
-        Optional<CheckStrip> check = CheckStrip.after(read.time(), read.uncertainty());
+        rests.addAll(evidence.saysOf(Tone.MIDDLE));
         return new VerdictView(
-                "Set " + Show.seconds(time.inSeconds()) + " at "
+                "Set " + Show.seconds(read.time().inSeconds()) + " at "
                         + strip.now().light().notation() + ".",
                 "The density is right there. Look at its colour next: a cast is judged on the patch of the right density.",
                 rests,
                 LightView.of(strip.now().light()),
-                time.inSeconds(),
-                time.inSeconds(),
-                read.uncertainty().inStops(),
-                check.map(Readings::check).orElse(null));
+                read.time().inSeconds(),
+                read.time().inSeconds(),
+                read.limit().inStops(),
+                settling(read).map(Readings::check).orElse(null));
     }
 
     @Override

@@ -369,10 +369,9 @@ public class DecisionService {
         }
         Slate slate = slates.find(sheet.slateId());
         Rig now = rigs.of(recipes.get(slate.recipeId()));
-        OnCord on = cords.cord(sheet.slateId(), now).stream()
-                .filter(s -> s.view().id().equals(id))
-                .findFirst()
-                .orElseThrow();
-        return new Hung(on, now);
+        List<OnCord> cord = cords.cord(sheet.slateId(), now);
+        OnCord on =
+                cord.stream().filter(s -> s.view().id().equals(id)).findFirst().orElseThrow();
+        return new Hung(on, now, cord);
     }
 }

@@ -9,7 +9,11 @@ import org.jspecify.annotations.Nullable;
 public final class DecisionViews {
     private DecisionViews() {}
 
-    /** One verdict: what to do, why, what it rests on, what would be set. */
+    /**
+     * One verdict: what to do, why, what it rests on, what would be set.
+     *
+     * @param again whether the next step is another test, because the answer lies off this one
+     */
     public record VerdictView(
             String headline,
             String why,
@@ -18,7 +22,21 @@ public final class DecisionViews {
             double seconds,
             double keepSeconds,
             double uncertaintyStops,
-            @Nullable CheckView check) {}
+            @Nullable CheckView check,
+            boolean again) {
+        /** A verdict that ends the test. */
+        public VerdictView(
+                String headline,
+                String why,
+                List<String> restsOn,
+                LightView light,
+                double seconds,
+                double keepSeconds,
+                double uncertaintyStops,
+                @Nullable CheckView check) {
+            this(headline, why, restsOn, light, seconds, keepSeconds, uncertaintyStops, check, false);
+        }
+    }
 
     /** The strip that would settle what a reading leaves open: so many patches about the proposed time, and why. */
     public record CheckView(double stepStops, int patches, String why) {}
@@ -31,7 +49,7 @@ public final class DecisionViews {
      * @param rightAt where the density is right: of a middle tone, or on colour paper
      * @param dry whether the strip was dry as it was read; wet, as it comes, when left out
      * @param moreStops how much more light one sheet needs, stops; negative = less
-     * @param beyond LIGHTER when even the first patch is too dark, DARKER when even the last is too light
+     * @param beyond LIGHTER when even the first patch is a little too dark, DARKER when even the last is too light; FAR_LIGHTER when all are as good as black, FAR_DARKER when all are bare
      * @param whitesTone the named tone that was looked at for the whites
      * @param rightTone the same in the middle
      * @param blacksTone the same for the black

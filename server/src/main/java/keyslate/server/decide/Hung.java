@@ -1,5 +1,6 @@
 package keyslate.server.decide;
 
+import java.util.List;
 import java.util.Objects;
 import keyslate.core.exposure.ApertureTrade;
 import keyslate.core.exposure.PatchPick;
@@ -13,8 +14,18 @@ import keyslate.server.sheet.SheetViews.SheetView;
  *
  * @param sheet as it hangs
  * @param now what stands for the next sheet
+ * @param cord all sheets of its slate
  */
-record Hung(OnCord sheet, Rig now) {
+record Hung(OnCord sheet, Rig now, List<OnCord> cord) {
+    Hung {
+        cord = List.copyOf(cord);
+    }
+
+    /** Another sheet of the slate, with what stands now. */
+    Hung other(OnCord on) {
+        return new Hung(on, now, cord);
+    }
+
     SheetView view() {
         return sheet.view();
     }

@@ -14,8 +14,11 @@ import keyslate.core.medium.Monochrome;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Stops;
+import keyslate.core.reading.GradedLights;
 import keyslate.core.reading.NextRecipe;
-import keyslate.core.reading.StripReading;
+import keyslate.core.reading.SlateEvidence;
+import keyslate.core.reading.SlateEvidence.Mark;
+import keyslate.core.reading.SlateEvidence.Tone;
 import keyslate.server.Show;
 import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.decide.DecisionViews.VerdictView;
@@ -49,63 +52,139 @@ class MonoAdviser implements Adviser {
 
     @Override
     public Optional<CheckStrip> check(Hung strip, Marks marks) {
-        return read(strip, marks).check();
+        return Beyond.of(strip, marks).or(() -> read(strip, marks).check());
+    }
+
+    /**
+     * What all readings of the slate say together.
+     *
+     * @param outcome about the grade, where whites and black are both known
+     * @param filter to set
+     * @param time through it
+     * @param kept through the filter of the sheet that is being read
+     * @param check what would settle it
+     */
+    private record Read(
+            Evidence evidence,
+            Tone anchor,
+            Optional<GradeAdvice.Outcome> outcome,
+            Light filter,
+            SlateEvidence.Estimate time,
+            SlateEvidence.Estimate kept,
+            Optional<CheckStrip> check) {}
+
+    private Read read(Hung strip, Marks marks) {
+        boolean black = strip.now().recipe().naming().blackWanted();
+        Evidence evidence = evidence(strip, marks, black);
+        Light now = strip.before().light();
+        SlateEvidence said = weighed(strip, evidence, now);
+        Tone anchor = said.knows(Tone.WHITES) ? Tone.WHITES : Tone.MIDDLE;
+        SlateEvidence.Estimate kept = said.time(anchor, now).orElseThrow();
+        Optional<GradeAdvice.Outcome> outcome = black
+                ? said.between(Tone.BLACKS, Tone.WHITES)
+                        .map(d -> GradeAdvice.forRange(paper, now.toFilter(), kept.time(), GradedLights.neededRange(d)))
+                : Optional.empty();
+        Light filter = outcome.map(o -> Light.filter(o.filter())).orElse(now);
+        SlateEvidence.Estimate time =
+                weighed(strip, evidence, filter).time(anchor, filter).orElseThrow();
+        Stops open = evidence.own(Tone.BLACKS)
+                .map(Mark::limit)
+                .filter(limit -> limit.compareTo(time.toSettle()) > 0)
+                .orElse(time.toSettle());
+        return new Read(evidence, anchor, outcome, filter, time, kept, CheckStrip.after(time.time(), open));
+    }
+
+    private SlateEvidence weighed(Hung strip, Evidence evidence, Light standing) {
+        return SlateEvidence.of(
+                evidence.all(),
+                GradedLights.usual(paper),
+                strip.now().knownLag().limit(),
+                standing);
+    }
+
+    private Evidence evidence(Hung strip, Marks marks, boolean black) {
+        List<ExposureTime> totals = Readings.totals(strip);
+        FieldErrors errors = new FieldErrors();
+        boolean one = totals.size() == 1;
+        if (one && marks.moreStops() == null) {
+            errors.add("/marks/moreStops", "E_SHAPE", "Say how much more light it needs; 0 where it is right.");
+        }
+        if (!one && marks.whitesAt() == null && marks.rightAt() == null) {
+            errors.add("/marks/whitesAt", "E_SHAPE", "Mark the patch where the whites just hold first.");
+        }
+        Readings.mark(errors, "/marks/whitesAt", marks.whitesAt(), totals);
+        Readings.mark(errors, "/marks/rightAt", marks.rightAt(), totals);
+        Readings.mark(errors, "/marks/blacksAt", marks.blacksAt(), totals);
+        Readings.stops(errors, "/marks/moreStops", marks.moreStops());
+        errors.throwIfAny();
+        return Evidence.of(strip, marks, Tone.WHITES, black);
     }
 
     @Override
     public VerdictView reading(Hung strip, Marks marks) {
-        StripReading reading = read(strip, marks);
-        GradeFilter now = strip.before().light().toFilter();
-        DriesDown dries = DriesDown.of(strip, marks);
-        ExposureTime right = strip.carried(reading.whites());
-        ExposureTime carried = dries.allowed(right);
-        List<String> rests = new ArrayList<>();
-        rests.add("Whites hold at " + Show.seconds(reading.whites().inSeconds()) + ", your mark, ± "
-                + Show.stopsApart(reading.uncertainty()) + ".");
-        rests.addAll(Readings.tones(strip));
-        if (Math.abs(right.stopsFrom(reading.whites()).inStops()) > 0.01) {
-            rests.add("Carried to the size and opening that stand now: " + Show.seconds(right.inSeconds()) + ".");
+        Optional<VerdictView> other = Beyond.verdict(strip, marks).or(() -> ByPieces.verdict(strip, marks));
+        if (other.isPresent()) {
+            return other.get();
         }
-        dries.say(right).ifPresent(rests::add);
-        Words words = reading.outcome()
+        Read read = read(strip, marks);
+        GradeFilter now = strip.before().light().toFilter();
+        List<String> rests = new ArrayList<>(rests(strip, marks, read));
+        Words words = read.outcome()
                 .map(outcome -> {
-                    rests.add("First true black at "
-                            + Show.seconds(reading.blacks().orElseThrow().inSeconds()) + ", your mark.");
                     rests.add("ISO range needed " + Math.round(outcome.neededRange())
                             + ", the model of a generic paper (CON-06).");
-                    return graded(outcome, now, dries.allowed(strip.carried(outcome.time())));
+                    return graded(outcome, now, read.time().time());
                 })
-                .orElseGet(() -> timeOnly(strip, carried, now));
+                .orElseGet(() -> timeOnly(strip, read, now));
         return new VerdictView(
                 words.headline(),
                 words.why(),
                 rests,
-                LightView.of(Light.filter(reading.filter())),
-                dries.allowed(strip.carried(reading.time())).inSeconds(),
-                carried.inSeconds(),
-                dries.with(reading.uncertainty()).inStops(),
-                reading.check().map(Readings::check).orElse(null));
+                LightView.of(read.filter()),
+                read.time().time().inSeconds(),
+                read.kept().time().inSeconds(),
+                read.time().limit().inStops(),
+                read.check().map(Readings::check).orElse(null));
     }
 
-    /** Where no true black is wanted in the print, none is looked for and the grade is left alone. */
-    private StripReading read(Hung strip, Marks marks) {
-        boolean black = strip.now().recipe().naming().blackWanted();
+    private static List<String> rests(Hung strip, Marks marks, Read read) {
+        List<String> rests = new ArrayList<>();
         List<ExposureTime> totals = Readings.totals(strip);
-        FieldErrors errors = new FieldErrors();
-        if (marks.whitesAt() == null) {
-            errors.add("/marks/whitesAt", "E_SHAPE", "Mark the patch where the whites just hold first.");
+        Readings.said(rests, "Whites hold at ", marks.whitesAt(), totals);
+        Readings.said(rests, "The middle is right at ", marks.rightAt(), totals);
+        if (marks.moreStops() != null) {
+            rests.add(strip.view().label() + " needs " + Show.stops(Stops.of(marks.moreStops()))
+                    + ", your judgement of a whole sheet, ± ½ stop.");
         }
-        Optional<PatchPick> whites = Readings.mark(errors, "/marks/whitesAt", marks.whitesAt(), totals);
-        Optional<PatchPick> blacks =
-                black ? Readings.mark(errors, "/marks/blacksAt", marks.blacksAt(), totals) : Optional.empty();
-        errors.throwIfAny();
-        return StripReading.of(paper, strip.before().light().toFilter(), totals, whites.orElseThrow(), blacks);
+        rests.addAll(Readings.tones(strip));
+        ExposureTime own = marks.whitesAt() != null
+                ? PatchPick.ofPosition(marks.whitesAt()).timeOn(totals)
+                : marks.rightAt() != null
+                        ? PatchPick.ofPosition(marks.rightAt()).timeOn(totals)
+                        : strip.before().base();
+        ExposureTime carried = strip.carried(own);
+        if (Math.abs(carried.stopsFrom(own).inStops()) > 0.01) {
+            rests.add("Carried to the size and opening that stand now: " + Show.seconds(carried.inSeconds()) + ".");
+        }
+        DriesDown.of(strip, marks).say(carried).ifPresent(rests::add);
+        rests.addAll(read.evidence().saysOf(read.anchor()));
+        if (strip.now().recipe().naming().blackWanted() && marks.blacksAt() != null) {
+            rests.add("First true black at "
+                    + Show.seconds(PatchPick.ofPosition(marks.blacksAt())
+                            .timeOn(totals)
+                            .inSeconds()) + ", your mark.");
+        }
+        return rests;
     }
 
     private record Words(String headline, String why) {}
 
-    private static Words timeOnly(Hung strip, ExposureTime time, GradeFilter now) {
-        String headline = "Set " + Show.seconds(time.inSeconds()) + " at grade " + now.label() + ".";
+    private static Words timeOnly(Hung strip, Read read, GradeFilter now) {
+        String headline = "Set " + Show.seconds(read.time().time().inSeconds()) + " at grade " + now.label() + ".";
+        if (read.anchor() == Tone.MIDDLE) {
+            return new Words(
+                    headline, "The middle is right there. Mark where the whites hold, and the time follows them.");
+        }
         return strip.now().recipe().naming().blackWanted()
                 ? new Words(
                         headline, "The whites hold there. Mark the first true black too, and the grade can be judged.")

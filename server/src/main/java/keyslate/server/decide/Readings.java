@@ -6,6 +6,7 @@ import keyslate.core.exposure.CheckStrip;
 import keyslate.core.exposure.PatchPick;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Stops;
 import keyslate.core.tone.NamedTone;
 import keyslate.server.Show;
 import keyslate.server.decide.DecisionViews.CheckView;
@@ -19,6 +20,7 @@ import org.jspecify.annotations.Nullable;
 final class Readings {
     private static final double SHORTEST_TOTAL_SECONDS = 0.001;
     private static final double MOST_STOPS = 5;
+    private static final double AT_AN_END = 2;
 
     private Readings() {}
 
@@ -42,6 +44,22 @@ final class Readings {
                 blacks == null ? null : marks.blacksTone(),
                 marks.lamp(),
                 marks.second());
+    }
+
+    /** A mark in words. */
+    static void said(List<String> rests, String what, @Nullable Double at, List<ExposureTime> totals) {
+        if (at != null) {
+            PatchPick pick = PatchPick.ofPosition(at);
+            rests.add(what + Show.seconds(pick.timeOn(totals).inSeconds()) + ", your mark, ± "
+                    + Show.stopsApart(limit(pick, totals)) + ".");
+        }
+    }
+
+    /** How far a mark may be off; on an end of the test it is a whole patch. */
+    static Stops limit(PatchPick pick, List<ExposureTime> totals) {
+        boolean end = pick.weight() == 0 && (pick.index() == 0 || pick.index() == totals.size() - 1);
+        Stops half = pick.uncertaintyOn(totals);
+        return end ? half.times(AT_AN_END) : half;
     }
 
     /** What each patch of a strip really received. */

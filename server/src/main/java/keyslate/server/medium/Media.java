@@ -33,6 +33,8 @@ public class Media {
             new Mark("whitesAt", "w", "Whites hold at", "whites hold", "the patch where the whites just hold", false);
     private static final Mark BLACKS =
             new Mark("blacksAt", "k", "First true black at", "first black", "the first true black", true);
+    private static final Mark MIDDLE =
+            new Mark("rightAt", "m", "Middle right at", "middle right", "the patch whose middle tone is right", false);
     private static final Mark RIGHT = new Mark(
             "rightAt",
             "d",
@@ -54,7 +56,7 @@ public class Media {
                                         .map(Light::filter)
                                         .map(Light::notation)
                                         .toList(),
-                                List.of(WHITES, BLACKS),
+                                List.of(WHITES, BLACKS, MIDDLE),
                                 true),
                         new MediumPart(
                                 new Colour(FilterSet.DICHROIC),

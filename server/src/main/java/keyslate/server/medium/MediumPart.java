@@ -30,6 +30,10 @@ public record MediumPart(
             "the first patch whose film edge is full black",
             true);
 
+    /** The one mark that pieces of different lights ask for. */
+    public static final Mark PIECE =
+            new Mark("rightAt", "m", "The right piece", "right piece", "the piece that looks right", false);
+
     /** Monochrome paper may lie under a safelight. */
     public static final String SAFELIGHT = "SAFELIGHT";
     /** Colour paper may not lie under any. */

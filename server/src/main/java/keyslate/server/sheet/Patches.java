@@ -19,6 +19,7 @@ import keyslate.core.test.PiecesPlan;
 import keyslate.core.test.TestPlan;
 import keyslate.core.tone.NamedTone;
 import keyslate.server.Show;
+import keyslate.server.medium.MediumPart;
 import keyslate.server.rig.Rig;
 import keyslate.server.sheet.SheetViews.PatchView;
 import keyslate.server.sheet.SheetViews.RectView;
@@ -157,11 +158,29 @@ public record Patches(List<OnPaper> all) {
                 .toList();
     }
 
+    /** Whether they differ in their lights, so that their times cannot be laid in one row. */
+    public boolean differInLight() {
+        return differ(all.stream().map(p -> p.patch().step().light()).toList());
+    }
+
+    /** The marks that the test is read by. */
+    List<MediumPart.Mark> asks(Rig rig, boolean blackWanted) {
+        if (all.size() < 2) {
+            return List.of();
+        }
+        if (differInLight()) {
+            return List.of(MediumPart.PIECE);
+        }
+        return rig.subject().isProof()
+                ? List.of(MediumPart.FILM_EDGE)
+                : rig.medium().marksFor(blackWanted);
+    }
+
     /** The patches as the page sees them. */
     List<PatchView> views(Rig rig) {
         double middle = Math.sqrt(all.get((all.size() - 1) / 2).patch().plannedSeconds()
                 * all.get(all.size() / 2).patch().plannedSeconds());
-        boolean lights = differ(all.stream().map(p -> p.patch().step().light()).toList());
+        boolean lights = differInLight();
         return all.stream()
                 .map(p -> {
                     double about = lights

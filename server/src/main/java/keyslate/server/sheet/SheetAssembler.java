@@ -51,18 +51,20 @@ public class SheetAssembler {
         Map<String, Integer> countOfKind = new HashMap<>();
         List<OnCord> views = new ArrayList<>();
         Rig before = null;
+        boolean blackWanted = today.recipe().naming().blackWanted();
         for (ExposedSheet exposed : sheets.cord(slateId)) {
             Sheet sheet = exposed.sheet();
             Rig rig = rigs.of(sheet, recipe.get(sheet.recipeId()), today);
             SheetKind kind = kinds.of(sheet.kind());
             String label = kind.name(rig) + " " + countOfKind.merge(sheet.kind(), 1, Integer::sum);
-            views.add(onCord(exposed, rig, kind, label, before));
+            views.add(onCord(exposed, rig, kind, label, before, blackWanted));
             before = rig;
         }
         return views;
     }
 
-    private static OnCord onCord(ExposedSheet exposed, Rig rig, SheetKind kind, String label, Rig before) {
+    private static OnCord onCord(
+            ExposedSheet exposed, Rig rig, SheetKind kind, String label, Rig before, boolean blackWanted) {
         Sheet sheet = exposed.sheet();
         Recipe recipe = rig.recipe();
         RectView view = RectView.of(exposed.piece().view());
@@ -91,6 +93,7 @@ public class SheetAssembler {
                 scan == null ? null : scan.pictureId(),
                 scan != null && Scan.SIMULATED.equals(scan.source()),
                 patches.map(p -> p.views(rig)).orElse(List.of()),
+                patches.map(p -> p.asks(rig, blackWanted)).orElse(List.of()),
                 StepWords.of(exposed.steps(), rig),
                 exposed.stepsDone(),
                 exposed.events().stream()

@@ -2,6 +2,7 @@ package keyslate.server.sheet;
 
 import java.util.List;
 import keyslate.core.script.Part;
+import keyslate.server.medium.MediumPart;
 import keyslate.server.rig.LightView;
 import org.jspecify.annotations.Nullable;
 
@@ -101,6 +102,7 @@ public final class SheetViews {
      *
      * @param told whether the printer said what the lamp did
      * @param pictureId of the picture that counts; none without one, and {@code simulatedPicture} where it is a stand-in's
+     * @param asks the marks that it is read by; none where it is no test, or is one patch
      * @param doubt why it cannot be trusted; none as a rule
      * @param recorded whether what it rested on was frozen with it
      */
@@ -126,6 +128,7 @@ public final class SheetViews {
             @Nullable String pictureId,
             boolean simulatedPicture,
             List<PatchView> patches,
+            List<MediumPart.Mark> asks,
             List<StepView> script,
             int stepsDone,
             List<EventView> events,
@@ -158,6 +161,7 @@ public final class SheetViews {
                     pictureId,
                     simulatedPicture,
                     patches,
+                    asks,
                     script,
                     stepsDone,
                     events,

@@ -14,7 +14,7 @@ package keyslate.store.json;
  * @param harderGrades positive = harder
  * @param dry of a reading: whether the strip was dry; null = not said, which is wet
  * @param moreStops of a reading of one sheet: how much more light it needs, stops
- * @param beyond of a reading whose answer lies off the test: LIGHTER than its first patch, or DARKER than its last
+ * @param beyond of a reading whose answer lies off the test: LIGHTER than its first patch, or DARKER than its last; FAR_LIGHTER and FAR_DARKER where nothing tells how far
  * @param whitesTone the named tone that was looked at for the whites
  * @param rightTone the same in the middle
  * @param blacksTone the same for the black
@@ -41,9 +41,6 @@ public record Seen(
         Boolean second) {
     public static final Seen NOTHING = new Seen(
             null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
-
-    public static final String LIGHTER = "LIGHTER";
-    public static final String DARKER = "DARKER";
 
     public static Seen cast(double magenta, double yellow, String way, double densityStops) {
         return new Seen(

@@ -1,0 +1,55 @@
+package keyslate.core.reading;
+
+import keyslate.core.contrast.GradeFilter;
+import keyslate.core.contrast.GradeScale;
+import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.light.Light;
+import keyslate.core.reading.SlateEvidence.Tone;
+
+/**
+ * Filters of grades for {@link SlateEvidence}: the whites by the paper's curve at net 0.04 (CON-05), the middle at net 0.60, the black later by the ISO range
+ * (CON-06).
+ *
+ * @param limitStops of one filter's factor, 95 %
+ * @param limitRange of one filter's ISO range, 95 %
+ */
+public record GradedLights(VariableContrastPaper paper, double limitStops, double limitRange)
+        implements SlateEvidence.LightModel {
+    /** Two filters of a set that was not measured: 1/6 stop between them. */
+    public static final double USUAL_LIMIT_STOPS = 1.0 / 6 / Math.sqrt(2);
+    /** ISO units; two standard deviations of what filters of a set differ by besides what all are off by. */
+    public static final double USUAL_LIMIT_RANGE = 4;
+
+    private static final GradeFilter REFERENCE = GradeFilter.G2;
+    private static final double MIDDLE_NET = 0.60;
+
+    /** A set that was not measured. */
+    public static GradedLights usual(VariableContrastPaper paper) {
+        return new GradedLights(paper, USUAL_LIMIT_STOPS, USUAL_LIMIT_RANGE);
+    }
+
+    @Override
+    public double factorLog(Light light, Tone tone) {
+        GradeFilter filter = light.toFilter();
+        double net = tone == Tone.MIDDLE ? MIDDLE_NET : VariableContrastPaper.HIGHLIGHT_NET;
+        double held = Math.log10(paper.pivotFactor(REFERENCE.grade(), filter.grade(), net));
+        return tone == Tone.BLACKS
+                ? held + (GradeScale.isoRangeOf(filter.grade()) - GradeScale.isoRangeOf(REFERENCE.grade())) / 100
+                : held;
+    }
+
+    @Override
+    public double limitStops(Light light) {
+        return limitStops;
+    }
+
+    @Override
+    public double contrastLimitLog(Light light) {
+        return limitRange / 100;
+    }
+
+    /** R that the negative needs: its black later than its whites, free of every filter. */
+    public static double neededRange(SlateEvidence.Difference blacksAfterWhites) {
+        return GradeScale.isoRangeOf(REFERENCE.grade()) - 100 * blacksAfterWhites.log();
+    }
+}

@@ -1,0 +1,182 @@
+package keyslate.core.reading;
+
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import keyslate.core.light.Light;
+import keyslate.core.numeric.LeastSquares;
+import keyslate.core.quantity.Check;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Stops;
+
+/**
+ * All readings of a slate taken together, whatever kind of test each comes from; a second strip never forgets the first.
+ *
+ * <p>REA-15: least squares in log time. Unknown: the time that each tone needs; for every light how far its factor, and its contrast, are off; how far the lamp's
+ * lag is off. A mark says log t = tone + factor(light, tone) + off(light) [+ contrast off(light), of a black] + lag off·n/t, n = how often the lamp went on for it.
+ * Marks come with their limits, factors and lag with theirs about 0. Derived in docs/formulas/reading.md.
+ */
+public final class SlateEvidence {
+    /** What is looked for in a patch. */
+    public enum Tone {
+        WHITES,
+        MIDDLE,
+        BLACKS
+    }
+
+    /**
+     * A mark on a test.
+     *
+     * @param light that fell on the patch
+     * @param time it received as the lag was known, at the size and opening that stand now
+     * @param limit how far the mark may be off, above 0
+     * @param lagShare how many times the lag of the lamp went into it, for each second it received: n/t
+     */
+    public record Mark(Tone tone, Light light, ExposureTime time, Stops limit, double lagShare) {
+        public Mark {
+            Check.positive("limit", limit.inStops(), "stops");
+            Check.notNegative("lag", lagShare, "");
+        }
+    }
+
+    /** How time follows the light, and how well that is known. */
+    public interface LightModel {
+        /** log10 of the factor of time of a light for a tone, against any one light. */
+        double factorLog(Light light, Tone tone);
+
+        /** How far the factor of one light may be off, stops; 0 where it is exact. */
+        double limitStops(Light light);
+
+        /** How far its contrast may be off, log10 between white and black; 0 where there is but one. */
+        double contrastLimitLog(Light light);
+    }
+
+    /**
+     * A time with its limit.
+     *
+     * @param limit everything counted
+     * @param toSettle the part of it that one more test can settle: without the lag
+     */
+    public record Estimate(ExposureTime time, Stops limit, Stops toSettle) {}
+
+    /** A difference of two tones in log10 time, free of all lights, with its limit. */
+    public record Difference(double log, double limitLog) {}
+
+    private static final double STOP = Math.log10(2);
+    private static final double SURELY = 1e-9;
+
+    private final List<Tone> tones;
+    private final List<Light> lights;
+    private final LightModel model;
+    private final LeastSquares.Solution all;
+    private final LeastSquares.Solution lagKnown;
+
+    private SlateEvidence(List<Mark> marks, LightModel model, double lagLimitSeconds, Light standing) {
+        this.model = model;
+        Set<Tone> seen = new LinkedHashSet<>();
+        Set<Light> through = new LinkedHashSet<>(List.of(standing));
+        for (Mark mark : marks) {
+            seen.add(mark.tone());
+            through.add(mark.light());
+        }
+        tones = List.copyOf(seen);
+        lights = List.copyOf(through);
+        all = solve(marks, Math.max(SURELY, lagLimitSeconds));
+        lagKnown = solve(marks, SURELY);
+    }
+
+    /**
+     * What the marks say.
+     *
+     * @param marks one at least
+     * @param lagLimitSeconds how far the lag of the lamp may be off, 0 or more
+     * @param standing a light that times will be asked for, besides those of the marks
+     */
+    public static SlateEvidence of(List<Mark> marks, LightModel model, double lagLimitSeconds, Light standing) {
+        Check.count("marks", marks.size(), 1, 10_000);
+        Check.notNegative("lag", lagLimitSeconds, "s");
+        return new SlateEvidence(marks, model, lagLimitSeconds, standing);
+    }
+
+    /** Whether a tone was marked at all. */
+    public boolean knows(Tone tone) {
+        return tones.contains(tone);
+    }
+
+    private LeastSquares.Solution solve(List<Mark> marks, double lagLimit) {
+        LeastSquares fit = new LeastSquares(unknowns());
+        for (Mark mark : marks) {
+            double[] row = row(mark.tone(), mark.light(), mark.lagShare());
+            double seen = Math.log10(mark.time().inSeconds()) - model.factorLog(mark.light(), mark.tone());
+            fit.add(row, seen, mark.limit().toLogExposure());
+        }
+        for (int i = 0; i < lights.size(); i++) {
+            prior(fit, tones.size() + i, STOP * model.limitStops(lights.get(i)));
+            prior(fit, tones.size() + lights.size() + i, model.contrastLimitLog(lights.get(i)));
+        }
+        prior(fit, unknowns() - 1, lagLimit);
+        return fit.solve();
+    }
+
+    private void prior(LeastSquares fit, int unknown, double limit) {
+        double[] row = new double[unknowns()];
+        row[unknown] = 1;
+        fit.add(row, 0, Math.max(SURELY, limit));
+    }
+
+    private int unknowns() {
+        return tones.size() + 2 * lights.size() + 1;
+    }
+
+    private double[] row(Tone tone, Light light, double lagShare) {
+        double[] row = new double[unknowns()];
+        row[tones.indexOf(tone)] = 1;
+        int at = lights.indexOf(light);
+        row[tones.size() + at] = 1;
+        row[tones.size() + lights.size() + at] = tone == Tone.BLACKS ? 1 : 0;
+        row[unknowns() - 1] = lagShare / Math.log(10);
+        return row;
+    }
+
+    /**
+     * The time that a tone needs through a light, given in one exposure.
+     *
+     * @return none where the tone was not marked, or the light is unknown here
+     */
+    public Optional<Estimate> time(Tone tone, Light light) {
+        if (!knows(tone) || !lights.contains(light)) {
+            return Optional.empty();
+        }
+        double plain = factor(light, tone) + all.at(row(tone, light, 0));
+        // The one exposure carries the lag once.
+        double[] once = row(tone, light, Math.pow(10, -plain));
+        double log = factor(light, tone) + all.at(once);
+        return Optional.of(new Estimate(
+                ExposureTime.ofSeconds(Math.pow(10, log)),
+                Stops.of(all.spreadAt(once) / STOP),
+                Stops.of(lagKnown.spreadAt(once) / STOP)));
+    }
+
+    private double factor(Light light, Tone tone) {
+        return model.factorLog(light, tone);
+    }
+
+    /** By how much more one tone needs than another in log10, as through a light whose factors are exact; none where one was not marked. */
+    public Optional<Difference> between(Tone more, Tone less) {
+        if (!knows(more) || !knows(less)) {
+            return Optional.empty();
+        }
+        double[] factors = new double[unknowns()];
+        factors[tones.indexOf(more)] = 1;
+        factors[tones.indexOf(less)] = -1;
+        return Optional.of(new Difference(all.at(factors), all.spreadAt(factors)));
+    }
+
+    /** How far the lag of the lamp seems to be off, seconds, with what it is open. */
+    public Difference lagOff() {
+        double[] factors = new double[unknowns()];
+        factors[unknowns() - 1] = 1;
+        return new Difference(all.at(factors), all.spreadAt(factors));
+    }
+}

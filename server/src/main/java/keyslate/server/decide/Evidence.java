@@ -1,0 +1,186 @@
+package keyslate.server.decide;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import keyslate.core.exposure.PatchPick;
+import keyslate.core.light.Light;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Stops;
+import keyslate.core.reading.SlateEvidence.Mark;
+import keyslate.core.reading.SlateEvidence.Tone;
+import keyslate.core.rescale.Known;
+import keyslate.core.script.SheetPatches;
+import keyslate.server.Show;
+import keyslate.server.decide.DecisionViews.Marks;
+import keyslate.server.rig.Rig;
+import keyslate.server.sheet.Patches.OnPaper;
+import keyslate.server.sheet.SheetAssembler.OnCord;
+import keyslate.store.json.Seen;
+import keyslate.store.slate.Decision;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The readings of a slate as marks that can be weighed: the one that is being made, and the last one of every other test on the same paper, carried to what stands
+ * now.
+ *
+ * @param own marks of the sheet that is being read
+ * @param others marks of the other sheets, with what is said of each
+ */
+record Evidence(List<Mark> own, List<Other> others) {
+    /** A whole sheet is judged to half a stop. */
+    private static final Stops OF_A_SHEET = Stops.ofFraction(1, 2);
+
+    private static final double SIZE_STOPS = 1.0 / 6;
+    private static final double SAME_SIZE = 0.005;
+
+    /** A mark of another sheet. */
+    record Other(String label, Mark mark) {}
+
+    /** What was seen on a sheet: places of marks, or how much more light it needs. */
+    private record Looked(
+            @Nullable Double whites,
+            @Nullable Double middle,
+            @Nullable Double blacks,
+            @Nullable Double more,
+            boolean dry) {
+        static Looked of(Marks marks) {
+            return new Looked(
+                    marks.whitesAt(),
+                    marks.rightAt(),
+                    marks.blacksAt(),
+                    marks.moreStops(),
+                    Boolean.TRUE.equals(marks.dry()));
+        }
+
+        static Looked of(Seen seen) {
+            return new Looked(
+                    seen.whitesAt(),
+                    seen.rightAt(),
+                    seen.blacksAt(),
+                    seen.moreStops(),
+                    Boolean.TRUE.equals(seen.dry()));
+        }
+    }
+
+    Evidence {
+        own = List.copyOf(own);
+        others = List.copyOf(others);
+    }
+
+    /**
+     * The evidence of a slate while one of its tests is being read.
+     *
+     * @param whole the tone that a remark about a whole sheet is about
+     * @param blacks whether a black is asked for at all
+     */
+    static Evidence of(Hung strip, Marks marks, Tone whole, boolean blacks) {
+        List<Other> others = new ArrayList<>();
+        for (OnCord on : strip.cord()) {
+            boolean counts = on.patches().isPresent()
+                    && on.view().isHung()
+                    && on.view().doubt() == null
+                    && !on.view().id().equals(strip.id())
+                    && on.rig().paper().id().equals(strip.before().paper().id());
+            if (counts) {
+                on.exposed().decisions().stream()
+                        .filter(d -> Decision.READING.equals(d.kind()))
+                        .map(Decision::seen)
+                        .filter(s -> s.beyond() == null)
+                        .reduce((first, last) -> last)
+                        .ifPresent(seen -> marks(strip.other(on), Looked.of(seen), whole, blacks)
+                                .forEach(m -> others.add(new Other(on.view().label(), m))));
+            }
+        }
+        return new Evidence(marks(strip, Looked.of(marks), whole, blacks), others);
+    }
+
+    List<Mark> all() {
+        List<Mark> all = new ArrayList<>(own);
+        others.forEach(o -> all.add(o.mark()));
+        return all;
+    }
+
+    /** One's own mark of a tone. */
+    Optional<Mark> own(Tone tone) {
+        return own.stream().filter(m -> m.tone() == tone).findFirst();
+    }
+
+    /** What other tests say of a tone, in a line each. */
+    List<String> saysOf(Tone tone) {
+        return others.stream()
+                .filter(o -> o.mark().tone() == tone)
+                .map(o -> o.label() + " said " + Show.seconds(o.mark().time().inSeconds()) + " at "
+                        + o.mark().light().notation() + ", ± "
+                        + Show.stopsApart(o.mark().limit()) + "; it counts too.")
+                .toList();
+    }
+
+    private static List<Mark> marks(Hung sheet, Looked looked, Tone whole, boolean blacks) {
+        List<Mark> marks = new ArrayList<>();
+        if (looked.more() != null && sheet.view().patches().size() == 1) {
+            OnPaper only = sheet.sheet().patches().orElseThrow().all().get(0);
+            ExposureTime time =
+                    ExposureTime.ofSeconds(only.patch().receivedSeconds()).plus(Stops.of(looked.more()));
+            marks.add(mark(
+                    sheet,
+                    looked,
+                    whole,
+                    only.patch().step().light(),
+                    time,
+                    OF_A_SHEET,
+                    lagShare(sheet, only.patch())));
+        }
+        add(marks, sheet, looked, Tone.WHITES, looked.whites());
+        add(marks, sheet, looked, Tone.MIDDLE, looked.middle());
+        if (blacks) {
+            add(marks, sheet, looked, Tone.BLACKS, looked.blacks());
+        }
+        return marks;
+    }
+
+    private static void add(List<Mark> marks, Hung sheet, Looked looked, Tone tone, @Nullable Double at) {
+        List<OnPaper> patches = sheet.sheet().patches().orElseThrow().all();
+        if (at == null
+                || patches.size() < 2
+                || sheet.sheet().patches().orElseThrow().differInLight()) {
+            return;
+        }
+        List<ExposureTime> totals = Readings.totals(sheet);
+        PatchPick pick = PatchPick.ofPosition(at);
+        SheetPatches.Patch low = patches.get(pick.index()).patch();
+        SheetPatches.Patch high =
+                patches.get(Math.min(patches.size() - 1, pick.index() + 1)).patch();
+        double lag = (1 - pick.weight()) * lagShare(sheet, low) + pick.weight() * lagShare(sheet, high);
+        marks.add(
+                mark(sheet, looked, tone, low.step().light(), pick.timeOn(totals), Readings.limit(pick, totals), lag));
+    }
+
+    /** How many times the lag went into a patch, for each second of its lamp. */
+    private static double lagShare(Hung sheet, SheetPatches.Patch patch) {
+        double lampSeconds = patch.receivedSeconds()
+                / sheet.before().openingFactor(patch.step().opening());
+        return lampSeconds > 0 ? patch.lampOns() / lampSeconds : 0;
+    }
+
+    private static Mark mark(
+            Hung sheet, Looked looked, Tone tone, Light light, ExposureTime time, Stops limit, double lagShare) {
+        DriesDown dries =
+                new DriesDown(looked.dry() ? Optional.empty() : sheet.now().dryDown());
+        Stops open = Stops.of(Math.hypot(dries.with(limit).inStops(), carryLimit(sheet)));
+        return new Mark(tone, light, dries.allowed(sheet.carried(time)), open, lagShare);
+    }
+
+    /** What the way from the sheet's set-up to the one that stands leaves open. */
+    private static double carryLimit(Hung sheet) {
+        Rig before = sheet.before();
+        Rig now = sheet.now();
+        boolean sized = Math.abs(before.projection().spread() / now.projection().spread() - 1) > SAME_SIZE;
+        boolean opened = !Objects.equals(before.aperture(), now.aperture());
+        Known off = now.openingOffset();
+        return Math.hypot(
+                sized ? SIZE_STOPS : 0,
+                opened ? Math.hypot(before.openingOffset().limit(), off.limit()) : 0);
+    }
+}
