@@ -40,6 +40,7 @@ export const FIELDS: Record<string, Fields> = {
     asked: OpeningsFields,
     more: (context) => (
       <>
+        <Clicks {...context} />
         <DarkEnd {...context} />
         <Length {...context} label="Patch" field="patchMm" />
         <Length {...context} label="Breadth" field="breadthMm" />
@@ -150,14 +151,19 @@ function OpeningsFields({ slate, edit }: SlateContext) {
           edit.mutate({ test: firstMark === 0 ? { aboutStanding: true } : { firstMark } })
         }
       />
-      <Choice
-        label="Clicks"
-        value={plan.clicks ?? 1}
-        options={[1, 2, 3, 4, 5, 6].map((n) => ({ value: n, label: String(n) }))}
-        onChange={(clicks) => edit.mutate({ test: { clicks } })}
-      />
       <PatchCount slate={slate} edit={edit} />
     </div>
+  );
+}
+
+function Clicks({ slate, edit }: SlateContext) {
+  return (
+    <Choice
+      label="Clicks"
+      value={slate.test.plan.clicks ?? 1}
+      options={[1, 2, 3, 4, 5, 6].map((n) => ({ value: n, label: String(n) }))}
+      onChange={(clicks) => edit.mutate({ test: { clicks } })}
+    />
   );
 }
 

@@ -128,9 +128,9 @@ function Patches({ slate }: Pick<SlateContext, "slate">) {
       <thead>
         <tr>
           <th scope="col">{patches.some((p) => p.mark !== "") ? "Piece" : "Patch"}</th>
-          {named && <th scope="col">Through</th>}
+          {named && <th scope="col">{patches.some((p) => p.sector) ? "Label" : "Through"}</th>}
           <th scope="col">Receives</th>
-          <th scope="col">From centre</th>
+          {!marked && <th scope="col">From centre</th>}
           <th scope="col">Set the timer</th>
           {marked && <th scope="col">Mark</th>}
         </tr>
@@ -141,7 +141,9 @@ function Patches({ slate }: Pick<SlateContext, "slate">) {
             <td>{p.number}</td>
             {named && <td>{p.name}</td>}
             <td>{seconds(p.totalSeconds)} s</td>
-            <td>{Math.abs(p.stopsFromCentre) < 1 / 24 ? "centre" : stopsWithUnit(p.stopsFromCentre)}</td>
+            {!marked && (
+              <td>{Math.abs(p.stopsFromCentre) < 1 / 24 ? "centre" : stopsWithUnit(p.stopsFromCentre)}</td>
+            )}
             <td className={p.tooShort ? "warning" : ""}>
               {seconds(p.setSeconds)} s{p.presses > 1 ? `, ${String(p.presses)} times` : ""}
               {p.tooShort ? ", short" : ""}

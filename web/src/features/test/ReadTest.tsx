@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { Button } from "antd";
+import { Button, Checkbox } from "antd";
 import { type ReactNode, useState } from "react";
 import { useNavigate } from "react-router";
 import type { SlateContext } from "../../app/SlateFrame";
@@ -16,15 +16,28 @@ import {
 import { useSlateChange } from "../../shared/api/slate";
 import { useKeys } from "../../shared/keys/keys";
 import { HandIn } from "../../shared/scan/HandIn";
-import { Ways } from "../../shared/ui/Choice";
-import { Print } from "../../shared/ui/Print";
+import { Choice, Ways } from "../../shared/ui/Choice";
 import { Doubt } from "../../shared/ui/Doubt";
 import { OwnRecipe } from "../../shared/ui/OwnRecipe";
+import { Print } from "../../shared/ui/Print";
+import { QuantityField } from "../../shared/ui/QuantityField";
+import { TextField } from "../../shared/ui/TextField";
 import { Verdict } from "../../shared/ui/Verdict";
-import { plainStops, seconds, stopsWithUnit } from "../../shared/units/format";
+import { plainStops, seconds, signedStops, stopsWithUnit } from "../../shared/units/format";
+import { inWords, useLooking } from "./kept";
 import { Mark } from "./Mark";
+import { PieceFinder } from "./PieceFinder";
 import { TestPicture } from "./TestPicture";
-import { type MarkField, type MarkKind, type Marked, markAfter, marksOf, sameMarks } from "./marks";
+import {
+  type MarkField,
+  type MarkKind,
+  type Marked,
+  isMarked,
+  markAfter,
+  marksOf,
+  sameMarks,
+  toneField,
+} from "./marks";
 import { rowsClass } from "./rows";
 
 interface Answer {
@@ -33,30 +46,53 @@ interface Answer {
   seconds?: number;
 }
 
-/** Reading a strip: the marks this kind of paper asks for, and the verdict that follows from them. */
+const SIXTH = 1 / 6;
+
+/** Reading a test: the marks it asks for, and the verdict that follows from them and from all readings before. */
 export function ReadTest(props: SlateContext & { strip: SheetView; switcher: ReactNode }) {
   const { slate, strip } = props;
   const navigate = useNavigate();
-  const kinds = slate.medium.marks;
+  const kinds = strip.asks;
   const before = strip.decisions.filter((d) => d.kind === "READING").at(-1);
-  const [marked, setMarked] = useState<Marked>(before ? marksIn(before) : {});
+  const [looking, look] = useLooking();
+  const [placed, setPlaced] = useState<Marked>(before ? marksIn(before) : {});
   const [next, setNext] = useState<string>(kinds[0]?.field ?? "");
-  const proposal = useProposal(strip.id, kinds, marked, slate.recipeId);
+  const [alone, setAlone] = useState(false);
+  const marked: Marked = {
+    ...placed,
+    dry: placed.dry ?? looking.dry,
+    ...(looking.second && { second: true }),
+    ...(looking.lamp !== "" && { lamp: looking.lamp }),
+  };
+  const proposal = useProposal(strip, kinds, marked, slate.recipeId);
   const read = useReading(slate.id, strip.id, marked);
-  const set = (field: string, at: number) => setMarked((m) => ({ ...m, [field]: at }));
+  const set = (field: string, at: number) => setPlaced((m) => ({ ...m, [field]: at, beyond: undefined }));
   const wanted = kinds.find((k) => k.field === next);
-  useKeys(Object.fromEntries(kinds.map((k) => [k.key, () => setNext(k.field)])));
+  const standing = marked[next as MarkField] ?? 0;
+  useKeys({
+    ...Object.fromEntries(kinds.map((k) => [k.key, () => setNext(k.field)])),
+    ...(kinds.length > 0 && { a: () => setAlone((now) => !now) }),
+  });
+  const way = markWay(strip);
   return (
     <>
       <main className="stage">
         <h1 className="visually-hidden">Test: read {strip.label}</h1>
+        {kinds.length > 0 && (
+          <div className="stage-tools">
+            <button type="button" aria-pressed={alone} onClick={() => setAlone((now) => !now)}>
+              One patch alone <kbd>A</kbd>
+            </button>
+          </div>
+        )}
         <Print source={sheetPicture(strip)} alt={`${strip.label}, as it came out`} aspect={strip.aspect}>
           <TestPicture
             sheet={strip}
-            alone={undefined}
             kinds={kinds}
             marked={marked}
+            alone={alone ? standing : undefined}
             onMark={(at) => {
+              if (kinds.length === 0) return;
               set(next, at);
               setNext(markAfter(kinds, next));
             }}
@@ -65,46 +101,82 @@ export function ReadTest(props: SlateContext & { strip: SheetView; switcher: Rea
         <p className="stage-note">
           {strip.simulatedPicture && "Simulated paper. "}
           {strip.pictureId === undefined && "Read the paper in your hand. "}
-          Tap {wanted?.asks}, or the line between two.
+          {wanted && `Tap ${wanted.asks}, or the line between two. `}
           <HandIn slateId={slate.id} sheet={strip} />
         </p>
       </main>
-      <aside className="panel dense" aria-label="Read the strip">
+      <aside className="panel dense" aria-label="Read the test">
         {props.switcher}
         <Doubt sheet={strip} />
-        {slate.setup.driesDownPercent === undefined ? (
-          <p className="lead">Judge it as it comes, wet in the tray under white light.</p>
-        ) : (
+        <details className="more">
+          <summary>Looked at {inWords({ ...looking, dry: marked.dry === true })}</summary>
           <Ways
-            label="How the strip is as it is read"
+            label="How the test is as it is read"
             value={marked.dry === true ? "dry" : "wet"}
             ways={[
               { value: "wet", label: "Wet, as it comes" },
               { value: "dry", label: "Dry" },
             ]}
-            onChange={(state) => setMarked((m) => ({ ...m, dry: state === "dry" }))}
+            onChange={(state) => {
+              look({ dry: state === "dry" });
+              setPlaced((m) => ({ ...m, dry: state === "dry" }));
+            }}
+          />
+          <TextField
+            label="Under which light"
+            value={looking.lamp}
+            longest={40}
+            error={read.error?.at("/marks/lamp")}
+            onChange={(lamp) => look({ lamp })}
+          />
+          <Checkbox checked={looking.second} onChange={(event) => look({ second: event.target.checked })}>
+            Somebody else looked too, and sees it alike
+          </Checkbox>
+        </details>
+        {slate.naming.intent && <p className="intent-line">“{slate.naming.intent}”</p>}
+        {kinds.length > 0 ? (
+          <>
+            <PatchTable slate={slate} strip={strip} kinds={kinds} marked={marked} />
+            {way && <PieceFinder sheet={strip} way={way} />}
+            <div className="marks">
+              {kinds.map((kind) => (
+                <Mark
+                  key={kind.field}
+                  label={kind.label}
+                  letter={kind.key.toUpperCase()}
+                  active={next === kind.field}
+                  strip={strip}
+                  at={marked[kind.field as MarkField]}
+                  onFocus={() => setNext(kind.field)}
+                  onMove={(at) => set(kind.field, at)}
+                />
+              ))}
+            </div>
+            <ToneOfMark
+              slate={slate}
+              kind={wanted}
+              marked={marked}
+              onTone={(field, tone) => setPlaced((m) => ({ ...m, [field]: tone }))}
+            />
+            <OffTheTest
+              shown={kinds.length > 1}
+              beyond={marked.beyond}
+              error={proposal.error?.at("/marks/beyond")}
+              onBeyond={(beyond) => setPlaced((m) => ({ ...m, beyond }))}
+            />
+          </>
+        ) : (
+          <OneSheet
+            more={marked.moreStops ?? 0}
+            error={proposal.error?.at("/marks/moreStops")}
+            onMore={(moreStops) => setPlaced((m) => ({ ...m, moreStops }))}
           />
         )}
-        {slate.naming.intent && <p className="intent-line">“{slate.naming.intent}”</p>}
-        <PatchTable slate={slate} strip={strip} kinds={kinds} marked={marked} />
-        <div className="marks">
-          {kinds.map((kind) => (
-            <Mark
-              key={kind.field}
-              label={kind.label}
-              letter={kind.key.toUpperCase()}
-              active={next === kind.field}
-              strip={strip}
-              at={marked[kind.field as MarkField]}
-              onFocus={() => setNext(kind.field)}
-              onMove={(at) => set(kind.field, at)}
-            />
-          ))}
-        </div>
         <Answered
           slate={slate}
           verdict={proposal.data}
-          waiting={kinds[0] === undefined || marked[kinds[0].field as MarkField] === undefined}
+          waiting={!isMarked(kinds, marked)}
+          kinds={kinds}
           strip={strip}
           taken={before && sameMarks(kinds, marked, marksIn(before)) ? before.headline : undefined}
           problem={
@@ -125,25 +197,28 @@ export function ReadTest(props: SlateContext & { strip: SheetView; switcher: Rea
   );
 }
 
-function marksIn(reading: Schemas["DecisionView"]): Marked {
-  return {
-    whitesAt: reading.whitesAt,
-    blacksAt: reading.blacksAt,
-    rightAt: reading.rightAt,
-    dry: reading.dry,
-  };
+/** How the pieces of a test are told apart, if by marks on them. */
+function markWay(sheet: SheetView): "CORNERS" | "NIPS" | undefined {
+  const mark = sheet.patches[0]?.mark ?? "";
+  if (mark === "") return undefined;
+  return mark.includes("nip") ? "NIPS" : "CORNERS";
 }
 
-function useProposal(sheetId: string, kinds: readonly MarkKind[], marked: Marked, recipeId: string) {
-  return useQuery<VerdictView>({
-    queryKey: ["reading", sheetId, marked, recipeId],
-    enabled: kinds[0] !== undefined && marked[kinds[0].field as MarkField] !== undefined,
+function marksIn(reading: Schemas["DecisionView"]): Marked {
+  const { whitesAt, blacksAt, rightAt, dry, moreStops, beyond, whitesTone, rightTone, blacksTone } = reading;
+  return { whitesAt, blacksAt, rightAt, dry, moreStops, beyond, whitesTone, rightTone, blacksTone };
+}
+
+function useProposal(sheet: SheetView, kinds: readonly MarkKind[], marked: Marked, recipeId: string) {
+  return useQuery<VerdictView, ReturnType<typeof toProblem>>({
+    queryKey: ["reading", sheet.id, marked, recipeId],
+    enabled: isMarked(kinds, marked),
     placeholderData: keepPreviousData,
     retry: false,
     queryFn: () =>
       unwrap(
         api.POST("/api/sheets/{id}/readings/proposal", {
-          params: { path: { id: sheetId } },
+          params: { path: { id: sheet.id } },
           body: marked,
         }),
       ).catch((error: unknown) => {
@@ -163,10 +238,75 @@ function useReading(slateId: string, sheetId: string, marked: Marked) {
   );
 }
 
+/** The named tone that a mark is about; nothing where none was named. */
+function ToneOfMark(props: {
+  slate: SlateView;
+  kind: MarkKind | undefined;
+  marked: Marked;
+  onTone: (field: string, tone: string | undefined) => void;
+}) {
+  const { slate, kind, marked } = props;
+  if (!kind || slate.tones.length === 0) return null;
+  const field = toneField(kind.field as MarkField);
+  return (
+    <Choice
+      label={`${kind.label}: looked at where`}
+      value={marked[field] ?? ""}
+      options={[
+        { value: "", label: "no tone in particular" },
+        ...slate.tones.map((tone) => ({ value: tone.name, label: tone.name })),
+      ]}
+      onChange={(tone) => props.onTone(field, tone === "" ? undefined : tone)}
+    />
+  );
+}
+
+/** The answer may lie off the test. */
+function OffTheTest(props: {
+  shown: boolean;
+  beyond: string | undefined;
+  error: string | undefined;
+  onBeyond: (beyond: string | undefined) => void;
+}) {
+  if (!props.shown) return null;
+  return (
+    <Choice
+      label="Or it lies off this test"
+      value={props.beyond ?? ""}
+      options={[
+        { value: "", label: "no, it is on it" },
+        { value: "LIGHTER", label: "even the lightest is a little too dark" },
+        { value: "FAR_LIGHTER", label: "all of it is as good as black" },
+        { value: "DARKER", label: "even the darkest is a little too light" },
+        { value: "FAR_DARKER", label: "all of it is bare" },
+      ]}
+      error={props.error}
+      onChange={(beyond) => props.onBeyond(beyond === "" ? undefined : beyond)}
+    />
+  );
+}
+
+/** One sheet is read by how much more light it needs. */
+function OneSheet(props: { more: number; error: string | undefined; onMore: (stops: number) => void }) {
+  return (
+    <QuantityField
+      label="It needs more light"
+      shown={signedStops(props.more)}
+      unit="stop"
+      units={["stop", "stops"]}
+      hint="+ is a darker print, − a lighter one; 0 where it is right."
+      error={props.error}
+      onCommit={(c) => props.onMore(c.value)}
+      onStep={(direction, big) => props.onMore(props.more + direction * (big ? 3 : 1) * SIXTH)}
+    />
+  );
+}
+
 function Answered(props: {
   slate: SlateView;
   verdict: VerdictView | undefined;
   waiting: boolean;
+  kinds: readonly MarkKind[];
   strip: SheetView;
   taken: string | undefined;
   problem: string | undefined;
@@ -175,12 +315,18 @@ function Answered(props: {
   onAnswer: (answer: Answer) => void;
 }) {
   const navigate = useNavigate();
+  const accept = useAcceptance(props.slate.id, props.strip.id);
   const { verdict, strip, slate } = props;
   if (props.waiting || !verdict) {
+    const asks = props.kinds[0]?.asks;
     return (
       <Verdict
-        headline={`Look for ${slate.medium.marks[0]?.asks ?? "the best patch"}.`}
-        why="Tap it on the strip, or move its mark with the arrow keys. A tap on the line means between two."
+        headline={asks === undefined ? "How much more light does it need?" : `Look for ${asks}.`}
+        why={
+          asks === undefined
+            ? "Say it in stops; 0 where it is right."
+            : "Tap it on the picture, or move its mark with the arrow keys. A tap on the line means between two."
+        }
         error={props.problem}
       />
     );
@@ -204,47 +350,84 @@ function Answered(props: {
     );
   }
   const same = verdict.light.notation === strip.light.notation;
+  const wholeSheet = props.kinds.length === 0 && strip.paperShare >= 1;
   return (
     <Verdict
       headline={verdict.headline}
       why={verdict.why}
-      restsOn={[...verdict.restsOn, ...(verdict.check ? [verdict.check.why] : [])]}
-      error={props.problem}
+      restsOn={[...verdict.restsOn, ...(verdict.check && !verdict.again ? [verdict.check.why] : [])]}
+      error={props.problem ?? accept.error?.message}
     >
-      <Button
-        type="primary"
-        className="on-dark"
-        loading={props.busy}
-        onClick={() => props.onAnswer({ answer: "PROPOSED" })}
-      >
-        Set {verdict.light.notation}, {seconds(verdict.seconds)} s
-      </Button>
-      <OwnRecipe
-        medium={slate.medium}
-        light={verdict.light.notation}
-        seconds={verdict.seconds}
-        error={props.fieldError}
-        onTake={(light, own) => props.onAnswer({ answer: "OWN", light, seconds: own })}
-      />
-      {!same && (
+      {verdict.again ? (
         <Button
-          className="on-dark-quiet"
-          disabled={props.busy}
-          onClick={() => props.onAnswer({ answer: "KEEP_LIGHT" })}
-        >
-          Keep {strip.light.notation}, {seconds(verdict.keepSeconds)} s
-        </Button>
-      )}
-      {verdict.check && (
-        <Button
-          className="on-dark-quiet"
-          disabled={props.busy}
+          type="primary"
+          className="on-dark"
+          loading={props.busy}
           onClick={() => props.onAnswer({ answer: "CHECK" })}
         >
-          Check it on {verdict.check.patches} × {plainStops(verdict.check.stepStops)} stop
+          Plan it
         </Button>
+      ) : (
+        <>
+          <Button
+            type="primary"
+            className="on-dark"
+            loading={props.busy}
+            onClick={() => props.onAnswer({ answer: "PROPOSED" })}
+          >
+            Set {verdict.light.notation}, {seconds(verdict.seconds)} s
+          </Button>
+          {wholeSheet && (
+            <Button
+              className="on-dark-quiet"
+              loading={accept.isPending}
+              onClick={() =>
+                accept.mutate(undefined, { onSuccess: () => void navigate(`/slates/${slate.id}/keep`) })
+              }
+            >
+              It is right: accept it
+            </Button>
+          )}
+          <OwnRecipe
+            medium={slate.medium}
+            light={verdict.light.notation}
+            seconds={verdict.seconds}
+            error={props.fieldError}
+            onTake={(light, own) => props.onAnswer({ answer: "OWN", light, seconds: own })}
+          />
+          {!same && (
+            <Button
+              className="on-dark-quiet"
+              disabled={props.busy}
+              onClick={() => props.onAnswer({ answer: "KEEP_LIGHT" })}
+            >
+              Keep {strip.light.notation}, {seconds(verdict.keepSeconds)} s
+            </Button>
+          )}
+          {verdict.check && (
+            <Button
+              className="on-dark-quiet"
+              disabled={props.busy}
+              onClick={() => props.onAnswer({ answer: "CHECK" })}
+            >
+              Check it on {verdict.check.patches} × {plainStops(verdict.check.stepStops)} stop
+            </Button>
+          )}
+        </>
       )}
     </Verdict>
+  );
+}
+
+/** A whole sheet that is right is the print. */
+function useAcceptance(slateId: string, sheetId: string) {
+  return useSlateChange<undefined>(slateId, (_, version) =>
+    unwrap(
+      api.POST("/api/sheets/{id}/acceptance", {
+        params: { path: { id: sheetId } },
+        body: { version },
+      }),
+    ),
   );
 }
 
@@ -259,14 +442,20 @@ function PatchTable(props: {
     slate.tones
       .filter((t) => t.onSheets.some((s) => s.sheetId === strip.id && s.patch === number))
       .map((t) => t.name);
+  const everywhere = (number: number) =>
+    strip.patches.length > 1 && named(number).length === slate.tones.length && strip.patches[1]?.piece === 2;
   const says = (number: number) => marksOf(props.kinds, props.marked, number - 1);
+  const through = strip.patches.some((p) => p.name !== "");
+  const marks = strip.patches.some((p) => p.mark !== "");
   return (
     <table className={rowsClass(strip.patches.length)}>
       <thead>
         <tr>
-          <th scope="col">Patch</th>
+          <th scope="col">{strip.patches.at(-1)?.piece === 1 ? "Patch" : "Piece"}</th>
+          {through && <th scope="col">{strip.patches.some((p) => p.sector) ? "Label" : "Through"}</th>}
           <th scope="col">Received</th>
           <th scope="col">From middle</th>
+          {marks && <th scope="col">Mark</th>}
           <th scope="col">Marked</th>
         </tr>
       </thead>
@@ -274,9 +463,13 @@ function PatchTable(props: {
         {strip.patches.map((p) => (
           <tr key={p.number} className={says(p.number) ? "chosen" : ""}>
             <td>{p.number}</td>
+            {through && <td>{p.name}</td>}
             <td>{seconds(p.givenSeconds)} s</td>
             <td>{Math.abs(p.stopsFromMiddle) < 1 / 24 ? "middle" : stopsWithUnit(p.stopsFromMiddle)}</td>
-            <td>{[says(p.number), ...named(p.number)].filter((w) => w).join(", ")}</td>
+            {marks && <td>{p.mark.replace(/ corners? clipped/, "")}</td>}
+            <td>
+              {[says(p.number), ...(everywhere(p.number) ? [] : named(p.number))].filter((w) => w).join(", ")}
+            </td>
           </tr>
         ))}
       </tbody>

@@ -22,7 +22,7 @@ export function Sectors(props: { patches: readonly Patch[] }) {
           <g key={p.number}>
             <line x1={50} y1={50} x2={edge.x} y2={edge.y} />
             <text x={label.x} y={label.y}>
-              {p.name.replace(/^label /, "").replace(/,.*/, "")}
+              {p.name.replace(/,.*/, "")}
             </text>
           </g>
         );

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { markAfter, marksOf, sameMarks } from "./marks";
+import { isMarked, markAfter, marksOf, sameMarks } from "./marks";
 
 const kinds = [
   { field: "whitesAt", key: "w", label: "", flag: "whites hold", asks: "", black: false },
@@ -24,5 +24,15 @@ describe("marks on a strip", () => {
   it("are the same when every mark that is asked for is", () => {
     expect(sameMarks(kinds, { whitesAt: 1 }, { whitesAt: 1, rightAt: 3 })).toBe(true);
     expect(sameMarks(kinds, { whitesAt: 1, blacksAt: 2 }, { whitesAt: 1 })).toBe(false);
+  });
+
+  it("say something when a time can follow from them", () => {
+    expect(isMarked(kinds, {})).toBe(false);
+    expect(isMarked(kinds, { whitesAt: 1 })).toBe(true);
+    expect(isMarked(kinds, { blacksAt: 1 })).toBe(false);
+    expect(isMarked(kinds.slice(1), { blacksAt: 1 })).toBe(true);
+    expect(isMarked(kinds, { beyond: "LIGHTER" })).toBe(true);
+    expect(isMarked([], { moreStops: 0 })).toBe(true);
+    expect(isMarked([], { whitesAt: 0 })).toBe(false);
   });
 });

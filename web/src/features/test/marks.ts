@@ -12,11 +12,29 @@ export function markAfter(kinds: readonly MarkKind[], field: string): string {
   return kinds[(at + 1) % kinds.length]?.field ?? field;
 }
 
+/** The named tone of a mark. */
+export function toneField(field: MarkField): "whitesTone" | "rightTone" | "blacksTone" {
+  return field === "whitesAt" ? "whitesTone" : field === "blacksAt" ? "blacksTone" : "rightTone";
+}
+
+/** Whether there is enough to say something: a mark, an answer off the test, or a word about a whole sheet. */
+export function isMarked(kinds: readonly MarkKind[], marked: Marked): boolean {
+  if (kinds.length === 0) return marked.moreStops !== undefined;
+  if (marked.beyond !== undefined) return true;
+  // A black alone tells no time, unless it is all that is asked for.
+  return kinds.some((k) => (kinds.length === 1 || !k.black) && marked[k.field as MarkField] !== undefined);
+}
+
 /** Whether these are the marks of a reading that is on record. */
 export function sameMarks(kinds: readonly MarkKind[], a: Marked, b: Marked): boolean {
   return (
     (a.dry === true) === (b.dry === true) &&
-    kinds.every((k) => a[k.field as MarkField] === b[k.field as MarkField])
+    a.beyond === b.beyond &&
+    a.moreStops === b.moreStops &&
+    kinds.every((k) => {
+      const tone = toneField(k.field as MarkField);
+      return a[k.field as MarkField] === b[k.field as MarkField] && a[tone] === b[tone];
+    })
   );
 }
 

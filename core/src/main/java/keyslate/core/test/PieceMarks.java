@@ -8,7 +8,7 @@ import java.util.stream.IntStream;
 import keyslate.core.quantity.Check;
 
 /**
- * How pieces of one test are told apart once they are processed: by clipped corners, fifteen ways; by nips on one short edge; or by the order they come
+ * How pieces of one test are told apart once they are processed (EXP-41): by clipped corners, fifteen ways; by nips on one short edge; or by the order they come
  * in. What cannot be read for sure gives every piece that it can be, and is never guessed.
  */
 public final class PieceMarks {

@@ -2,6 +2,7 @@ package keyslate.server.calculation;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.exposure.CheckStrip;
@@ -17,6 +18,7 @@ import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Stops;
 import keyslate.core.reading.NextRecipe;
 import keyslate.core.reading.StripReading;
+import keyslate.core.test.PieceMarks;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -184,6 +186,43 @@ class StripCalculationsController {
         Stops open = asked.uncertaintyStops();
         Optional<CheckStrip> strip = CheckStrip.after(reading, open);
         return new CheckStripAnswer(strip.isEmpty(), strip.map(StripPlan::of).orElse(null), List.of("EXP-29"));
+    }
+
+    /**
+     * What is seen of a piece of a test.
+     *
+     * @param way CORNERS or NIPS
+     * @param corners upper left, upper right, lower right and lower left as the picture lies upright: WHOLE, CLIPPED or DOUBTFUL; of corners alone
+     * @param nips that are there for sure; of nips alone
+     * @param maybe nips that might be there beside them; 0 when left out
+     * @param pieces how many there are, 2 to 15
+     */
+    record PieceMarksRequest(
+            PieceMarks.Way way,
+            @Nullable List<PieceMarks.Seen> corners,
+            @Nullable Integer nips,
+            @Nullable Integer maybe,
+            int pieces) {}
+
+    /** Every piece that it can be, from 1; none where the marks belong to none of them. */
+    record PieceMarksAnswer(List<Integer> candidates, List<String> formulas) {}
+
+    @Calculates("The pieces of a test that a marked one can be")
+    @PostMapping("/piece-marks")
+    PieceMarksAnswer pieceMarks(@RequestBody PieceMarksRequest asked) {
+        Given given = new Given();
+        List<PieceMarks.Seen> corners = asked.corners() == null ? List.of() : asked.corners();
+        int nips = asked.nips() == null ? 0 : asked.nips();
+        int maybe = asked.maybe() == null ? 0 : asked.maybe();
+        List<Integer> candidates =
+                given.of(asked.way() == PieceMarks.Way.CORNERS ? "/corners" : "/nips", () -> switch (asked.way()) {
+                    case CORNERS -> PieceMarks.byCorners(corners, asked.pieces());
+                    case NIPS -> PieceMarks.byNips(nips, maybe, asked.pieces());
+                    case ORDER ->
+                        IntStream.rangeClosed(1, asked.pieces()).boxed().toList();
+                });
+        given.complete();
+        return new PieceMarksAnswer(candidates, List.of("EXP-41"));
     }
 
     /** One reading. */

@@ -110,7 +110,7 @@ public class DecisionService {
     }
 
     public SlateView read(String sheetId, Reading asked) {
-        Marks marks = required("/marks", asked.marks());
+        Marks marks = Readings.checked(required("/marks", asked.marks()));
         return decide(sheetId, required("/taking", asked.taking()), () -> {
             Hung strip = strip(sheetId);
             VerdictView verdict = adviser(strip).reading(strip, marks);
@@ -346,7 +346,9 @@ public class DecisionService {
 
     private Hung print(String id) {
         Hung sheet = hung(id);
-        return fitting(sheet, sheet.view().patches().isEmpty());
+        boolean whole = sheet.view().patches().isEmpty()
+                || sheet.view().patches().size() == 1 && sheet.view().paperShare() >= 1;
+        return fitting(sheet, whole);
     }
 
     /** A sheet whose colour can be judged. */

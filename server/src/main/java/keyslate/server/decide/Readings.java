@@ -13,6 +13,7 @@ import keyslate.server.decide.DecisionViews.CheckView;
 import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.tone.Tones;
 import keyslate.server.web.FieldErrors;
+import keyslate.server.web.Texts;
 import keyslate.store.json.Seen;
 import org.jspecify.annotations.Nullable;
 
@@ -21,6 +22,7 @@ final class Readings {
     private static final double SHORTEST_TOTAL_SECONDS = 0.001;
     private static final double MOST_STOPS = 5;
     private static final double AT_AN_END = 2;
+    private static final int LONGEST_WORDS = 40;
 
     private Readings() {}
 
@@ -44,6 +46,35 @@ final class Readings {
                 blacks == null ? null : marks.blacksTone(),
                 marks.lamp(),
                 marks.second());
+    }
+
+    /** The marks with their texts as they are kept. */
+    static Marks checked(Marks marks) {
+        FieldErrors errors = new FieldErrors();
+        String whites = text(errors, "/marks/whitesTone", marks.whitesTone());
+        String right = text(errors, "/marks/rightTone", marks.rightTone());
+        String blacks = text(errors, "/marks/blacksTone", marks.blacksTone());
+        String lamp = text(errors, "/marks/lamp", marks.lamp());
+        errors.throwIfAny();
+        return new Marks(
+                marks.whitesAt(),
+                marks.blacksAt(),
+                marks.rightAt(),
+                marks.dry(),
+                marks.moreStops(),
+                marks.beyond(),
+                whites,
+                right,
+                blacks,
+                lamp,
+                marks.second());
+    }
+
+    private static @Nullable String text(FieldErrors errors, String pointer, @Nullable String text) {
+        if (text == null || text.isBlank()) {
+            return null;
+        }
+        return Texts.checked(errors, pointer, text, 0, LONGEST_WORDS);
     }
 
     /** A mark in words. */

@@ -125,11 +125,11 @@ public record Patches(List<OnPaper> all) {
                 .orElseThrow();
     }
 
-    /** "label 20, D 0.60". */
+    /** "20, D 0.60". */
     private static String label(SheetPatches.Patch patch) {
         WedgeDisc disc = disc(patch.step());
         int sector = patch.sector().getAsInt();
-        return "label " + Show.number(disc.labels().get(sector)) + ", D "
+        return Show.number(disc.labels().get(sector)) + ", D "
                 + String.format(Locale.ROOT, "%.2f", disc.density(sector).inLog10());
     }
 

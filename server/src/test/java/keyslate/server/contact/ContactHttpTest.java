@@ -219,7 +219,7 @@ class ContactHttpTest extends ApplicationTest {
         assertThat(contact.get("setup").get("magnification").asDouble()).isEqualTo(1);
         assertThat(contact.get("setup").get("imageWidthMm").asDouble()).isEqualTo(120);
         assertThat(contact.get("setup").hasNonNull("filmToLensMm")).isFalse();
-        assertThat(contact.get("medium").get("marks").size()).isEqualTo(2);
+        assertThat(contact.get("medium").get("marks").size()).isEqualTo(3);
         String sheet = begin(slate, "PRINT");
         JsonNode hung = exposeAndHang(sheet).get("sheets").get(0);
         assertThat(hung.get("label").asString()).isEqualTo("Work print 1");
