@@ -438,41 +438,45 @@ function PatchTable(props: {
   marked: Marked;
 }) {
   const { strip, slate } = props;
+  // Pieces of one spot hold the same tones all through: said once, below.
+  const one = strip.patches.at(-1)?.piece === 1;
   const named = (number: number) =>
     slate.tones
       .filter((t) => t.onSheets.some((s) => s.sheetId === strip.id && s.patch === number))
       .map((t) => t.name);
-  const everywhere = (number: number) =>
-    strip.patches.length > 1 && named(number).length === slate.tones.length && strip.patches[1]?.piece === 2;
+  const everywhere = one ? [] : named(1);
   const says = (number: number) => marksOf(props.kinds, props.marked, number - 1);
   const through = strip.patches.some((p) => p.name !== "");
   const marks = strip.patches.some((p) => p.mark !== "");
   return (
-    <table className={rowsClass(strip.patches.length)}>
-      <thead>
-        <tr>
-          <th scope="col">{strip.patches.at(-1)?.piece === 1 ? "Patch" : "Piece"}</th>
-          {through && <th scope="col">{strip.patches.some((p) => p.sector) ? "Label" : "Through"}</th>}
-          <th scope="col">Received</th>
-          <th scope="col">From middle</th>
-          {marks && <th scope="col">Mark</th>}
-          <th scope="col">Marked</th>
-        </tr>
-      </thead>
-      <tbody>
-        {strip.patches.map((p) => (
-          <tr key={p.number} className={says(p.number) ? "chosen" : ""}>
-            <td>{p.number}</td>
-            {through && <td>{p.name}</td>}
-            <td>{seconds(p.givenSeconds)} s</td>
-            <td>{Math.abs(p.stopsFromMiddle) < 1 / 24 ? "middle" : stopsWithUnit(p.stopsFromMiddle)}</td>
-            {marks && <td>{p.mark.replace(/ corners? clipped/, "")}</td>}
-            <td>
-              {[says(p.number), ...(everywhere(p.number) ? [] : named(p.number))].filter((w) => w).join(", ")}
-            </td>
+    <>
+      <table className={rowsClass(strip.patches.length)}>
+        <thead>
+          <tr>
+            <th scope="col">{marks ? "Piece" : "Patch"}</th>
+            {through && <th scope="col">{strip.patches.some((p) => p.sector) ? "Label" : "Through"}</th>}
+            <th scope="col">Received</th>
+            {!marks && <th scope="col">From middle</th>}
+            {marks && <th scope="col">Mark</th>}
+            <th scope="col">Marked</th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {strip.patches.map((p) => (
+            <tr key={p.number} className={says(p.number) ? "chosen" : ""}>
+              <td>{p.number}</td>
+              {through && <td>{p.name}</td>}
+              <td>{seconds(p.givenSeconds)} s</td>
+              {!marks && (
+                <td>{Math.abs(p.stopsFromMiddle) < 1 / 24 ? "middle" : stopsWithUnit(p.stopsFromMiddle)}</td>
+              )}
+              {marks && <td>{p.mark.replace(/ corners? clipped/, "")}</td>}
+              <td>{[says(p.number), ...(one ? named(p.number) : [])].filter((w) => w).join(", ")}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {everywhere.length > 0 && <p className="note">In every patch: {everywhere.join(", ")}.</p>}
+    </>
   );
 }

@@ -46,17 +46,23 @@ export function TestPicture(props: {
             <span className="patch-number">{p.number}</span>
           </span>
         ))}
-      {props.kinds.map((kind, i) => (
+      {props.kinds.map((kind) => (
         <Flag
           key={kind.field}
           sheet={sheet}
           at={marked[kind.field as MarkField]}
           words={kind.flag}
-          side={i === 0 ? "start" : i === props.kinds.length - 1 ? "end" : "middle"}
+          side={sideOf(kind, props.kinds)}
         />
       ))}
     </div>
   );
+}
+
+/** Where the words of a mark stand, so that three can be read: the first at the top, the black at the bottom. */
+function sideOf(kind: MarkKind, kinds: readonly MarkKind[]): "start" | "middle" | "end" {
+  if (kind === kinds[0]) return "start";
+  return kind.black ? "end" : "middle";
 }
 
 /** Whether a patch is folded away while one is looked at alone, or two with a place between them. */

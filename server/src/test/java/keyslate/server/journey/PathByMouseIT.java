@@ -67,9 +67,9 @@ class PathByMouseIT extends JourneyTest {
 
     private void exposesAndReadsAStrip(Printer printer, Page page) {
         assertThat(page.getByText("not measured").first()).isVisible();
-        printer.chooses("Equal seconds");
+        printer.chooses("Seconds");
         assertThat(printer.field("Step")).hasValue(Pattern.compile("\\d+(\\.\\d)?"));
-        printer.chooses("Equal stops");
+        printer.chooses("Stops");
         printer.enters("Patches", "6");
         assertThat(page.getByRole(AriaRole.ROW)).hasCount(7);
         printer.presses("Expose strip");

@@ -51,6 +51,9 @@ class WrongNumbersIT extends JourneyTest {
     @Test
     void aStripLongerThanThePaper() {
         page().navigate(slate + "/test");
+        page().getByText("More", new Page.GetByTextOptions().setExact(true))
+                .first()
+                .click();
         refused("Patch", "90", "longer than the picture on this paper");
         refused("Breadth", "500", "mm");
     }
