@@ -70,6 +70,16 @@ public final class GradeAdvice {
         return new TooSoft(late, needed, GradeFilter.G00, held(paper, now, GradeFilter.G00, whites));
     }
 
+    /** Within this of its own grade a filter stays: a change would cost more in time that nobody measured than it gives in contrast. */
+    public static final double STAYS_WITHIN = 0.3;
+
+    /** CON-18: the filter to go on with: the one that stands where the exact grade is near enough to it, else the nearest. */
+    public static GradeFilter goingOn(GradeFilter now, Outcome outcome) {
+        boolean near = outcome instanceof Reached reached
+                && Math.abs(reached.exactGrade().onScale() - now.grade().onScale()) <= STAYS_WITHIN;
+        return near ? now : outcome.filter();
+    }
+
     /** The time that keeps a highlight (net {@code heldNet}) from one filter to another. */
     public static ExposureTime held(
             VariableContrastPaper paper, GradeFilter from, GradeFilter to, ExposureTime time, double heldNet) {

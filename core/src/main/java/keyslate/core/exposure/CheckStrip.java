@@ -10,14 +10,14 @@ import keyslate.core.quantity.Stops;
  * The strip that settles what the last one left open: as fine as an eye can use, and wide enough to be sure to hold
  * the answer.
  *
- * <p>EXP-29: steps of 1/12, 1/6, 1/4, 1/3 or 1/2 stop, the finest with which at most 13 patches reach three times the
- * last reading's uncertainty to both sides; no strip at all when the uncertainty is 1/18 stop or less, which is a
+ * <p>EXP-29: steps of 1/12, 1/6, 1/4, 1/3 or 1/2 stop, the finest with which 15 patches reach twice the
+ * last reading's uncertainty to both sides, and of that as many as reach three times; no strip at all when the uncertainty is 1/18 stop or less, which is a
  * strip of twelfths with the rounding of its timer. Below 1/12 stop a patch cannot be told from its neighbour in a
  * light tone. Derived in docs/formulas/exposure.md.
  *
  * @param centre the last reading
  * @param step from patch to patch
- * @param patches odd, 3 to 13
+ * @param patches odd, 3 to 15
  */
 public record CheckStrip(ExposureTime centre, Stops step, int patches) {
     /** A reading this sure needs no further strip. */
@@ -26,8 +26,11 @@ public record CheckStrip(ExposureTime centre, Stops step, int patches) {
     private static final Stops FIRST_STEP = Stops.ofFraction(1, 3);
     private static final int FIRST_PATCHES = 15;
     private static final List<Integer> STEPS_PER_STOP = List.of(12, 6, 4, 3, 2);
-    private static final int MOST_PATCHES = 13;
-    private static final double REACH = 3;
+    /** Patches to each side of the middle one. */
+    private static final int MOST_EACH = 7;
+
+    private static final double REACH = 2;
+    private static final double SURE_REACH = 3;
     private static final double FAR_STEP = 0.5;
     private static final double FAR_STOPS = 2;
     private static final double FLOAT_GUARD = 1e-9;
@@ -53,12 +56,18 @@ public record CheckStrip(ExposureTime centre, Stops step, int patches) {
         double open = uncertainty.inStops();
         for (int perStop : STEPS_PER_STOP) {
             Stops step = Stops.ofFraction(1, perStop);
-            int each = (int) Math.max(1, Math.round(REACH * open / step.inStops()));
-            if (2 * each + 1 <= MOST_PATCHES) {
-                return Optional.of(new CheckStrip(reading, step, 2 * each + 1));
+            int least = each(REACH, open, step);
+            if (least <= MOST_EACH) {
+                int wanted = Math.min(MOST_EACH, each(SURE_REACH, open, step));
+                return Optional.of(new CheckStrip(reading, step, 2 * wanted + 1));
             }
         }
-        return Optional.of(new CheckStrip(reading, Stops.ofFraction(1, 2), MOST_PATCHES));
+        return Optional.of(new CheckStrip(reading, Stops.ofFraction(1, 2), 2 * MOST_EACH + 1));
+    }
+
+    /** Patches to each side. */
+    private static int each(double reach, double open, Stops step) {
+        return (int) Math.max(1, Math.round(reach * open / step.inStops()));
     }
 
     /**

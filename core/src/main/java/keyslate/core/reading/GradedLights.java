@@ -7,8 +7,8 @@ import keyslate.core.light.Light;
 import keyslate.core.reading.SlateEvidence.Tone;
 
 /**
- * Filters of grades for {@link SlateEvidence}: the whites by the paper's curve at net 0.04 (CON-05), the middle at net 0.60, the black later by the ISO range
- * (CON-06).
+ * Filters of grades for {@link SlateEvidence}. Sets are matched in speed at a tone between net 0.04 and 0.60, and which one nobody knows who has not measured it: the
+ * factor is taken half way between those of the two (CON-05), and its limit reaches both (REA-17). The black comes later by the ISO range (CON-06).
  *
  * @param limitStops of one filter's factor, 95 %
  * @param limitRange of one filter's ISO range, 95 %
@@ -22,6 +22,8 @@ public record GradedLights(VariableContrastPaper paper, double limitStops, doubl
 
     private static final GradeFilter REFERENCE = GradeFilter.G2;
     private static final double MIDDLE_NET = 0.60;
+    /** Where between the two tones a set that nobody measured is matched in speed. */
+    private static final double HALF_WAY = 0.5;
 
     /** A set that was not measured. */
     public static GradedLights usual(VariableContrastPaper paper) {
@@ -31,16 +33,27 @@ public record GradedLights(VariableContrastPaper paper, double limitStops, doubl
     @Override
     public double factorLog(Light light, Tone tone) {
         GradeFilter filter = light.toFilter();
-        double net = tone == Tone.MIDDLE ? MIDDLE_NET : VariableContrastPaper.HIGHLIGHT_NET;
-        double held = Math.log10(paper.pivotFactor(REFERENCE.grade(), filter.grade(), net));
-        return tone == Tone.BLACKS
-                ? held + (GradeScale.isoRangeOf(filter.grade()) - GradeScale.isoRangeOf(REFERENCE.grade())) / 100
-                : held;
+        double whites = heldLog(filter, VariableContrastPaper.HIGHLIGHT_NET);
+        double middle = heldLog(filter, MIDDLE_NET);
+        return switch (tone) {
+            case WHITES -> whites + HALF_WAY * (middle - whites);
+            case MIDDLE -> middle + HALF_WAY * (middle - whites);
+            case BLACKS ->
+                whites
+                        + HALF_WAY * (middle - whites)
+                        + (GradeScale.isoRangeOf(filter.grade()) - GradeScale.isoRangeOf(REFERENCE.grade())) / 100;
+        };
+    }
+
+    private double heldLog(GradeFilter filter, double net) {
+        return Math.log10(paper.pivotFactor(REFERENCE.grade(), filter.grade(), net));
     }
 
     @Override
     public double limitStops(Light light) {
-        return limitStops;
+        GradeFilter filter = light.toFilter();
+        double apart = heldLog(filter, MIDDLE_NET) - heldLog(filter, VariableContrastPaper.HIGHLIGHT_NET);
+        return Math.hypot(limitStops, HALF_WAY * apart / Math.log10(2));
     }
 
     @Override

@@ -13,7 +13,7 @@ import keyslate.core.quantity.Stops;
 /**
  * All readings of a slate taken together, whatever kind of test each comes from; a second strip never forgets the first.
  *
- * <p>REA-15: least squares in log time. Unknown: the time that each tone needs; for every light how far its factor, and its contrast, are off; how far the lamp's
+ * <p>REA-16: least squares in log time. Unknown: the time that each tone needs; for every light how far its factor, and its contrast, are off; how far the lamp's
  * lag is off. A mark says log t = tone + factor(light, tone) + off(light) [+ contrast off(light), of a black] + lag off·n/t, n = how often the lamp went on for it.
  * Marks come with their limits, factors and lag with theirs about 0. Derived in docs/formulas/reading.md.
  */
@@ -139,23 +139,28 @@ public final class SlateEvidence {
         return row;
     }
 
+    /** The time that a tone needs through a light, given in one exposure. */
+    public Optional<Estimate> time(Tone tone, Light light) {
+        return time(tone, light, 1);
+    }
+
     /**
-     * The time that a tone needs through a light, given in one exposure.
+     * The time that a tone needs through a light.
      *
+     * @param lampOns in how many exposures it is given: so often the lag counts
      * @return none where the tone was not marked, or the light is unknown here
      */
-    public Optional<Estimate> time(Tone tone, Light light) {
+    public Optional<Estimate> time(Tone tone, Light light, int lampOns) {
         if (!knows(tone) || !lights.contains(light)) {
             return Optional.empty();
         }
         double plain = factor(light, tone) + all.at(row(tone, light, 0));
-        // The one exposure carries the lag once.
-        double[] once = row(tone, light, Math.pow(10, -plain));
-        double log = factor(light, tone) + all.at(once);
+        double[] given = row(tone, light, lampOns * Math.pow(10, -plain));
+        double log = factor(light, tone) + all.at(given);
         return Optional.of(new Estimate(
                 ExposureTime.ofSeconds(Math.pow(10, log)),
-                Stops.of(all.spreadAt(once) / STOP),
-                Stops.of(lagKnown.spreadAt(once) / STOP)));
+                Stops.of(all.spreadAt(given) / STOP),
+                Stops.of(lagKnown.spreadAt(given) / STOP)));
     }
 
     private double factor(Light light, Tone tone) {

@@ -8,7 +8,7 @@ import keyslate.core.test.Spot;
 /**
  * Where a window, a disc or a piece tells most.
  *
- * <p>REA-14: of {@value #PLACES} × {@value #PLACES} places those that hold most of the named tones, the first tone counting for more than all others
+ * <p>REA-15: of {@value #PLACES} × {@value #PLACES} places those that hold most of the named tones, the first tone counting for more than all others
  * together; among those the one with the greatest density range from the 3rd to the 97th percentile on the negative. Derived in docs/formulas/reading.md.
  */
 public final class SpotPlacement {

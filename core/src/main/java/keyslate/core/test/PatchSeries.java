@@ -38,6 +38,10 @@ public record PatchSeries(
     public static final int MOST_PRESSES = 99;
     /** Half stops by whole presses. */
     public static final List<Integer> HALF_STOPS = List.of(4, 6, 8, 11, 16);
+    /** Whole stops, for a negative of which nothing is known. */
+    public static final List<Integer> WHOLE_STOPS = List.of(1, 2, 4, 8, 16);
+    /** As fine as sixteen presses are, a stop in all. */
+    public static final List<Integer> FINE_PRESSES = List.of(8, 9, 10, 11, 12, 13, 14, 15, 16);
 
     /** How the patches follow each other. */
     public enum Kind {
@@ -144,6 +148,11 @@ public record PatchSeries(
     /** Equal stops about the base exposure. */
     public PatchSeries ofStops(Stops each, int patches) {
         return new PatchSeries(Kind.EQUAL_STOPS, Optional.empty(), each, stepSeconds, patches, own, presses, eachPress);
+    }
+
+    /** Presses of one setting about the base exposure. */
+    public PatchSeries pressed(List<Integer> counts) {
+        return new PatchSeries(Kind.PRESSES, centre, step, stepSeconds, count, own, counts, Optional.empty());
     }
 
     /** The step in stops, of equal stops alone. */

@@ -17,6 +17,7 @@ import keyslate.core.trial.printer.ColourCraftRules;
 import keyslate.core.trial.printer.ColourDarkroom;
 import keyslate.core.trial.printer.LocalByStrips;
 import keyslate.core.trial.printer.MonoByStrips;
+import keyslate.core.trial.printer.MonoByTests;
 import keyslate.core.trial.printer.MonoCraftRules;
 import keyslate.core.trial.printer.ProofStart;
 import keyslate.core.trial.printer.ProofTable;
@@ -25,6 +26,7 @@ import keyslate.core.trial.world.SimulatedColour;
 import keyslate.core.trial.world.SimulatedMono;
 import keyslate.core.trial.world.SimulatedMove;
 import keyslate.core.trial.world.SimulatedProof;
+import keyslate.core.trial.world.TestedMono;
 
 /**
  * The simulated printer that measures the advice: each method on the same negatives and papers, followed to the letter
@@ -112,7 +114,13 @@ public final class Trial {
 
     private static List<Method> methods(double steady) {
         return List.of(
-                new Method("mono-single", Advice.STATION, MONO_PIECES, s -> single(new SimulatedMono(s))),
+                tested("mono-single", MonoByTests.Kind.COVER),
+                tested("mono-same-spot", MonoByTests.Kind.SAME_SPOT),
+                tested("mono-openings", MonoByTests.Kind.OPENINGS),
+                tested("mono-pieces", MonoByTests.Kind.PIECES),
+                tested("mono-presses", MonoByTests.Kind.PRESSES),
+                tested("mono-wedge", MonoByTests.Kind.WEDGE),
+                tested("mono-guess", MonoByTests.Kind.GUESS),
                 new Method("mono-split", Advice.CORE_ONLY, MONO_PIECES, s -> split(new SimulatedMono(s))),
                 new Method(
                         "colour-viewing-filters",
@@ -142,7 +150,7 @@ public final class Trial {
                 new Method("carry-over", Advice.CORE_ONLY, PROOF_PIECES, Trial::isGoodMove, s -> move(s, true)),
                 new Method(
                         "carry-over-defaults", Advice.CORE_ONLY, PROOF_PIECES, Trial::isGoodMove, s -> move(s, false)),
-                new Method("mono-craft-rules", Advice.CRAFT_RULES, MONO_PIECES, s -> craft(new SimulatedMono(s))),
+                new Method("mono-craft-rules", Advice.CRAFT_RULES, MONO_PIECES, s -> craft(new TestedMono(s))),
                 new Method(
                         "colour-craft-rules",
                         Advice.CRAFT_RULES,
@@ -150,16 +158,19 @@ public final class Trial {
                         s -> colour(s, steady, ColourCraftRules::follow)));
     }
 
-    private static List<PrintError> single(SimulatedMono world) {
-        return errors(MonoByStrips.follow(world, false), r -> world.errorOf(r, true));
+    private static Method tested(String name, MonoByTests.Kind kind) {
+        return new Method(name, Advice.STATION, MONO_PIECES, seed -> {
+            TestedMono world = new TestedMono(seed);
+            return errors(MonoByTests.follow(world, kind), world::errorOf);
+        });
     }
 
     private static List<PrintError> split(SimulatedMono world) {
         return errors(MonoByStrips.follow(world, true), r -> world.errorOf(r, false));
     }
 
-    private static List<PrintError> craft(SimulatedMono world) {
-        return errors(MonoCraftRules.follow(world), r -> world.errorOf(r, true));
+    private static List<PrintError> craft(TestedMono world) {
+        return errors(MonoCraftRules.follow(world.forStrips()), world::errorOf);
     }
 
     private static List<PrintError> local(SimulatedMono world) {

@@ -6,12 +6,14 @@ import java.util.function.ToDoubleFunction;
 import keyslate.core.contrast.ColourHead;
 import keyslate.core.contrast.ColourMask;
 import keyslate.core.contrast.GradeAdvice;
+import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.GradeScale;
 import keyslate.core.contrast.MixedBurn;
 import keyslate.core.contrast.SchoolFactors;
 import keyslate.core.contrast.SplitExposure;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.quantity.Density;
+import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Grade;
 
 /** The code behind the worked examples of docs/formulas/contrast.md. */
@@ -61,6 +63,13 @@ final class ContrastExamples {
                                 e.at("black"))
                         .pair()
                         .softSeconds());
+        formulas.put("CON-18", e -> {
+            GradeFilter now = GradeFilter.nearest(Grade.of(e.at("grade")));
+            ExposureTime whites = ExposureTime.ofSeconds(10);
+            return GradeAdvice.goingOn(now, GradeAdvice.fromStrip(PAPER, now, whites, whites.plus(e.stops("late"))))
+                    .grade()
+                    .onScale();
+        });
         formulas.put("CON-12", e -> SchoolFactors.DOUBLE_FROM_4.factor(Grade.of(e.at("from")), Grade.of(e.at("to"))));
         formulas.put(
                 "CON-13", e -> head.lightOf(e.at("yellow"), e.at("magenta")).isoRange());

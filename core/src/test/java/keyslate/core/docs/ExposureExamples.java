@@ -26,6 +26,8 @@ import keyslate.core.rescale.ExposureChain;
 import keyslate.core.rescale.Known;
 import keyslate.core.rescale.Link;
 import keyslate.core.rescale.Links;
+import keyslate.core.script.WedgeDisc;
+import keyslate.core.test.PieceMarks;
 import keyslate.core.test.PressSeries;
 
 /** The code behind the worked examples of docs/formulas/exposure.md. */
@@ -194,6 +196,17 @@ final class ExposureExamples {
             CheckStrip first = CheckStrip.first(e.time("guess"));
             return patch(e, TestSeries.equalStopsAbout(first.centre(), first.step(), first.patches()));
         });
+        formulas.put(
+                "EXP-40",
+                e -> new WedgeDisc(e.at("reference"), List.of(e.at("reference"), e.at("label")))
+                        .density(1)
+                        .inLog10());
+        // The clipped corners of a piece as bits: upper left 1, upper right 2.
+        formulas.put(
+                "EXP-41",
+                e -> PieceMarks.corners(e.count("clipped")).stream()
+                        .mapToInt(c -> 1 << c.ordinal())
+                        .sum());
         // Presses of the patch, counted from 1, in a strip of five half stops.
         formulas.put(
                 "EXP-33",

@@ -15,12 +15,18 @@ import keyslate.core.darkroom.SheetLight;
 import keyslate.core.exposure.PatchPick;
 import keyslate.core.exposure.TestSeries;
 import keyslate.core.light.Light;
+import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Grade;
+import keyslate.core.quantity.Stops;
 import keyslate.core.reading.Corners;
+import keyslate.core.reading.GradedLights;
 import keyslate.core.reading.NextRecipe;
 import keyslate.core.reading.ScanDensity;
+import keyslate.core.reading.SlateEvidence;
+import keyslate.core.reading.SpotPlacement;
 import keyslate.core.reading.StripMatch;
 import keyslate.core.reading.StripReading;
+import keyslate.core.test.Spot;
 import keyslate.core.tone.NamedTone;
 import keyslate.core.tone.ToneInPrint;
 import keyslate.core.tone.ToneWish;
@@ -38,6 +44,17 @@ final class ReadingExamples {
                 e -> NextRecipe.after(PAPER, filter(e.at("grade")), e.time("time"), e.stops("darker"), e.at("harder"))
                         .time()
                         .inSeconds());
+        formulas.put("REA-15", ReadingExamples::window);
+        formulas.put(
+                "REA-16",
+                e -> together(mark(e.time("first"), e.stops("surer")), mark(e.time("second"), e.stops("less"))));
+        formulas.put("REA-17", e -> {
+            GradedLights lights = GradedLights.usual(PAPER);
+            return Math.pow(
+                    10,
+                    lights.factorLog(Light.filter(filter(e.at("to"))), SlateEvidence.Tone.WHITES)
+                            - lights.factorLog(Light.filter(filter(e.at("from"))), SlateEvidence.Tone.WHITES));
+        });
         formulas.put("REA-05", e -> ScanDensity.byReference(e.at("code"), e.at("reference"), e.at("density")));
         formulas.put(
                 "REA-07",
@@ -86,5 +103,24 @@ final class ReadingExamples {
 
     private static GradeFilter filter(double grade) {
         return GradeFilter.nearest(Grade.of(grade));
+    }
+
+    /** Across: the middle of a window of 40 % on an even negative that must hold a tone. */
+    private static double window(Example e) {
+        Spot best = SpotPlacement.best(new float[100 * 100], 100, 0.4, 0.4, List.of(new Spot(e.at("tone"), 0.5)));
+        return Math.rint(best.x() * 10) / 10;
+    }
+
+    private static SlateEvidence.Mark mark(ExposureTime time, Stops limit) {
+        return new SlateEvidence.Mark(SlateEvidence.Tone.WHITES, Light.filter(GradeFilter.G2), time, limit, 0);
+    }
+
+    private static double together(SlateEvidence.Mark... marks) {
+        Light light = Light.filter(GradeFilter.G2);
+        return SlateEvidence.of(List.of(marks), GradedLights.usual(PAPER), 0, light)
+                .time(SlateEvidence.Tone.WHITES, light)
+                .orElseThrow()
+                .time()
+                .inSeconds();
     }
 }

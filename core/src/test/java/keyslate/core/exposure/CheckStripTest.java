@@ -24,13 +24,13 @@ class CheckStripTest {
     @CsvSource({
         "0.1667, 12, 13", // half a third of a stop: twelfths, half a stop to either side
         "0.0833, 12, 7",
-        "0.25, 6, 11", // the finest that reaches three quarters of a stop with 13 patches at most
-        "0.5, 4, 13",
-        "0.6, 3, 11",
-        "1, 2, 13",
-        "30, 2, 13"
+        "0.25, 12, 15", // the finest that reaches half a stop with 15 patches at most
+        "0.5, 6, 15",
+        "0.6, 6, 15",
+        "1, 3, 15",
+        "30, 2, 15"
     })
-    void theStepIsTheFinestThatReachesThreeTimesWhatIsOpen(double open, int perStop, int patches) {
+    void theStepIsTheFinestThatReachesTwiceWhatIsOpen(double open, int perStop, int patches) {
         CheckStrip strip = CheckStrip.after(TEN, Stops.of(open)).orElseThrow();
         assertThat(strip.step()).isEqualTo(Stops.ofFraction(1, perStop));
         assertThat(strip.patches()).isEqualTo(patches);

@@ -35,16 +35,21 @@ class SlateEvidenceTest {
     void anotherFilterHoldsTheWhitesAndOpensTheLimit() {
         SlateEvidence.Estimate there =
                 of(0, G4, mark(Tone.WHITES, G2, 12, 0.25)).time(Tone.WHITES, G4).orElseThrow();
-        ExposureTime held = GradeAdvice.held(
-                PAPER, GradeFilter.G2, GradeFilter.G4, ExposureTime.ofSeconds(12), VariableContrastPaper.HIGHLIGHT_NET);
-        assertThat(there.time().inSeconds()).isCloseTo(held.inSeconds(), within(1e-6));
-        assertThat(there.limit().inStops()).isCloseTo(Math.hypot(0.25, 1.0 / 6), within(1e-6));
+        double light = held(VariableContrastPaper.HIGHLIGHT_NET);
+        double middle = held(0.60);
+        assertThat(there.time().inSeconds()).isCloseTo(Math.sqrt(light * middle), within(1e-6));
+        double apart = Math.abs(Stops.ofFactor(light / middle).inStops()) / 2;
+        assertThat(there.limit().inStops()).isCloseTo(Math.sqrt(0.0625 + 1.0 / 36 + apart * apart), within(1e-6));
     }
 
     @Test
     void aSecondStripThroughAnotherFilterDoesNotForgetTheFirst() {
-        ExposureTime held = GradeAdvice.held(
-                PAPER, GradeFilter.G2, GradeFilter.G4, ExposureTime.ofSeconds(12), VariableContrastPaper.HIGHLIGHT_NET);
+        ExposureTime held = ExposureTime.ofSeconds(Math.sqrt(held(VariableContrastPaper.HIGHLIGHT_NET) * held(0.60)));
+        double open = of(0, G4, mark(Tone.WHITES, G2, 12, 0.25))
+                .time(Tone.WHITES, G4)
+                .orElseThrow()
+                .limit()
+                .inStops();
         Mark first = mark(Tone.WHITES, G2, 12, 0.25);
         double second = held.plus(Stops.of(0.2)).inSeconds();
         SlateEvidence.Estimate both = of(0, G4, first, mark(Tone.WHITES, G4, second, 0.1))
@@ -52,8 +57,7 @@ class SlateEvidenceTest {
                 .orElseThrow();
         double pulled =
                 Stops.ofFactor(both.time().inSeconds() / held.inSeconds()).inStops();
-        // Weighed by 1/(0.25² + (1/6)²) against 1/0.1²: nine tenths of the way to the second.
-        assertThat(pulled).isCloseTo(0.2 * 0.09028 / (0.09028 + 0.01), within(1e-3));
+        assertThat(pulled).isCloseTo(0.2 * open * open / (open * open + 0.01), within(1e-3));
         assertThat(both.limit().inStops()).isLessThan(0.1);
     }
 
@@ -89,6 +93,12 @@ class SlateEvidenceTest {
         assertThat(time.time().inSeconds()).isCloseTo(10, within(1e-6));
         assertThat(time.toSettle().inStops()).isCloseTo(0.05, within(1e-6));
         assertThat(time.limit().inStops()).isCloseTo(Math.hypot(0.05, 6 * 0.23 / 10 / Math.log(2)), within(1e-3));
+    }
+
+    /** 12 s through grade 2 as grade 4 holds a tone. */
+    private static double held(double net) {
+        return GradeAdvice.held(PAPER, GradeFilter.G2, GradeFilter.G4, ExposureTime.ofSeconds(12), net)
+                .inSeconds();
     }
 
     private static SlateEvidence of(double lag, Light standing, Mark... marks) {

@@ -27,6 +27,12 @@ class TrialTest {
                 .extracting(Result::name)
                 .containsExactly(
                         "mono-single",
+                        "mono-same-spot",
+                        "mono-openings",
+                        "mono-pieces",
+                        "mono-presses",
+                        "mono-wedge",
+                        "mono-guess",
                         "mono-split",
                         "colour-viewing-filters",
                         "colour-ring-around",

@@ -84,7 +84,8 @@ class MonoAdviser implements Adviser {
                 ? said.between(Tone.BLACKS, Tone.WHITES)
                         .map(d -> GradeAdvice.forRange(paper, now.toFilter(), kept.time(), GradedLights.neededRange(d)))
                 : Optional.empty();
-        Light filter = outcome.map(o -> Light.filter(o.filter())).orElse(now);
+        Light filter = outcome.map(o -> Light.filter(GradeAdvice.goingOn(now.toFilter(), o)))
+                .orElse(now);
         SlateEvidence.Estimate time =
                 weighed(strip, evidence, filter).time(anchor, filter).orElseThrow();
         Stops open = evidence.own(Tone.BLACKS)
@@ -133,7 +134,7 @@ class MonoAdviser implements Adviser {
                 .map(outcome -> {
                     rests.add("ISO range needed " + Math.round(outcome.neededRange())
                             + ", the model of a generic paper (CON-06).");
-                    return graded(outcome, now, read.time().time());
+                    return graded(outcome, now, read);
                 })
                 .orElseGet(() -> timeOnly(strip, read, now));
         return new VerdictView(
@@ -192,10 +193,10 @@ class MonoAdviser implements Adviser {
     }
 
     /** What to do about the grade, and why. */
-    private static Words graded(GradeAdvice.Outcome outcome, GradeFilter now, ExposureTime time) {
-        GradeFilter filter = outcome.filter();
+    private static Words graded(GradeAdvice.Outcome outcome, GradeFilter now, Read read) {
+        GradeFilter filter = read.filter().toFilter();
         boolean same = filter == now;
-        String seconds = Show.seconds(time.inSeconds());
+        String seconds = Show.seconds(read.time().time().inSeconds());
         String why;
         if (outcome instanceof GradeAdvice.TooHard) {
             why = "Even grade 5 leaves the blacks grey: short development, a thin negative or a flat subject. It is"
@@ -203,7 +204,10 @@ class MonoAdviser implements Adviser {
         } else if (outcome instanceof GradeAdvice.TooSoft) {
             why = "Even grade 00 is too hard for this range. Hold back and burn, or split the grade.";
         } else if (same) {
-            why = "Whites and blacks fall together at this grade.";
+            why = outcome.filter() == now
+                    ? "Whites and blacks fall together at this grade."
+                    : "Grade " + outcome.filter().label()
+                            + " would be nearer by less than a filter's time is sure: not worth the change.";
         } else {
             why = "Grade " + filter.label() + " keeps the whites where you marked them and "
                     + (filter.grade().compareTo(now.grade()) > 0

@@ -1,0 +1,325 @@
+package keyslate.core.trial.printer;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import keyslate.core.contrast.GradeAdvice;
+import keyslate.core.contrast.GradeFilter;
+import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.exposure.ApertureMark;
+import keyslate.core.exposure.CheckStrip;
+import keyslate.core.exposure.LampLag;
+import keyslate.core.exposure.PatchPick;
+import keyslate.core.exposure.TimerSteps;
+import keyslate.core.light.Light;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Length;
+import keyslate.core.quantity.Stops;
+import keyslate.core.reading.GradedLights;
+import keyslate.core.reading.SlateEvidence;
+import keyslate.core.reading.SlateEvidence.Mark;
+import keyslate.core.reading.SlateEvidence.Tone;
+import keyslate.core.rescale.Links;
+import keyslate.core.script.ExposureStep;
+import keyslate.core.script.LampWay;
+import keyslate.core.script.Settings;
+import keyslate.core.script.SheetPatches;
+import keyslate.core.script.StripDirection;
+import keyslate.core.script.WedgeDisc;
+import keyslate.core.test.CoverStripPlan;
+import keyslate.core.test.GuessPlan;
+import keyslate.core.test.OpeningsPlan;
+import keyslate.core.test.PatchSeries;
+import keyslate.core.test.PieceMarks;
+import keyslate.core.test.PiecesPlan;
+import keyslate.core.test.SameSpotPlan;
+import keyslate.core.test.TestPlan;
+import keyslate.core.test.TestRig;
+import keyslate.core.test.TestScript;
+import keyslate.core.test.WedgePlan;
+import keyslate.core.trial.printer.TestTable.Given;
+
+/**
+ * A kind of test, its marks and the advice on them, followed to the letter: the test about a plain guess, planned as the application plans it; what settles the
+ * reading, with all readings so far; the print. Lag, openings and filters are those that ship with the application: none was measured.
+ */
+public final class MonoByTests {
+    private static final ExposureTime GUESS = ExposureTime.ofSeconds(10);
+    private static final VariableContrastPaper PAPER = new VariableContrastPaper();
+    private static final GradedLights LIGHTS = GradedLights.usual(PAPER);
+    private static final List<ApertureMark> RING = ApertureMark.ring(2.8, 45, 2);
+    private static final ApertureMark REFERENCE = ApertureMark.ofEngraved(8, 2);
+    private static final Length SIZE = Length.ofMm(20);
+    private static final Stops OF_A_SHEET = Stops.ofFraction(1, 2);
+    private static final double SHORTEST = 1.5;
+    private static final double LONGEST_SECONDS = 600;
+    private static final int OPENINGS = 9;
+    private static final double AT_AN_END = 2;
+
+    /** The kinds of test. */
+    public enum Kind {
+        COVER,
+        SAME_SPOT,
+        OPENINGS,
+        WEDGE,
+        GUESS,
+        PIECES,
+        PRESSES
+    }
+
+    /**
+     * A print.
+     *
+     * @param lampOns in how many equal exposures it is given
+     */
+    public record Print(GradeFilter filter, double setSeconds, int lampOns, double openings) {}
+
+    private record Seen(Tone tone, Light light, ExposureTime time, Stops limit, int lampOns, ApertureMark mark) {}
+
+    private final TestTable table;
+    private final Kind kind;
+    private final List<Seen> seen = new ArrayList<>();
+    private final List<Print> stood = new ArrayList<>();
+    private Light light = Light.filter(GradeFilter.G2);
+    private ApertureMark mark = REFERENCE;
+    private ExposureTime base = GUESS;
+
+    private MonoByTests(TestTable table, Kind kind) {
+        this.table = table;
+        this.kind = kind;
+    }
+
+    /** The print that stands after each piece, until the advice says done. */
+    public static List<Print> follow(TestTable table, Kind kind) {
+        MonoByTests printer = new MonoByTests(table, kind);
+        printer.tests();
+        return printer.stood;
+    }
+
+    private void tests() {
+        Optional<TestPlan> next = Optional.of(first());
+        while (next.isPresent() && stood.size() < Printers.MOST_PIECES) {
+            next = test(next.get());
+            stood.add(print());
+        }
+    }
+
+    private TestPlan first() {
+        PatchSeries wide = PatchSeries.stops(Stops.ofFraction(1, 3), 2, 15);
+        return switch (kind) {
+            case COVER -> cover(wide);
+            case SAME_SPOT -> new SameSpotPlan(wide, StripDirection.DARK_RIGHT, SIZE, SIZE, Optional.empty());
+            case PIECES -> new PiecesPlan(wide, List.of(), PieceMarks.Way.CORNERS, SIZE, SIZE, Optional.empty());
+            case OPENINGS ->
+                new OpeningsPlan(
+                        Optional.empty(),
+                        Optional.empty(),
+                        1,
+                        OPENINGS,
+                        StripDirection.DARK_RIGHT,
+                        SIZE,
+                        SIZE,
+                        Optional.empty());
+            case WEDGE -> new WedgePlan(WedgeDisc.USUAL, Optional.empty(), SIZE, Optional.empty());
+            case GUESS -> new GuessPlan(Optional.empty(), 1, Optional.empty());
+            case PRESSES -> cover(wide.pressed(PatchSeries.WHOLE_STOPS));
+        };
+    }
+
+    private static CoverStripPlan cover(PatchSeries series) {
+        return new CoverStripPlan(series, StripDirection.DARK_RIGHT, SIZE, SIZE, Optional.empty());
+    }
+
+    /** What settles it: of the same kind where it has steps of its own to give, else a strip. */
+    private TestPlan check(CheckStrip strip) {
+        PatchSeries series = PatchSeries.stops(strip.step(), 2, strip.patches());
+        return switch (kind) {
+            case SAME_SPOT -> new SameSpotPlan(series, StripDirection.DARK_RIGHT, SIZE, SIZE, Optional.empty());
+            case PIECES -> new PiecesPlan(series, List.of(), PieceMarks.Way.CORNERS, SIZE, SIZE, Optional.empty());
+            case PRESSES -> cover(series.pressed(PatchSeries.FINE_PRESSES));
+            default -> cover(series);
+        };
+    }
+
+    private TestRig rig() {
+        return new TestRig(
+                light,
+                mark,
+                RING,
+                kind == Kind.PRESSES ? LampWay.MY_TIMER : LampWay.SWITCHED,
+                TimerSteps.tenths(),
+                lag(),
+                Settings.SEEN,
+                (time, to) -> time);
+    }
+
+    private static LampLag lag() {
+        return LampLag.ofSeconds(Links.LAG.figure());
+    }
+
+    /** Makes a test and reads it; the plan that follows, or none when it is settled. */
+    private Optional<TestPlan> test(TestPlan plan) {
+        TestScript script = workable(plan);
+        List<SheetPatches.Patch> patches = SheetPatches.of(script.steps(), lag(), new SheetPatches.Given() {
+                    @Override
+                    public double received(ExposureStep step) {
+                        return step.receivedSeconds(lag());
+                    }
+
+                    @Override
+                    public double openingFactor(ExposureStep step) {
+                        ApertureMark other = ApertureMark.ofEngraved(step.opening(), 2);
+                        return mark.trueNumber()
+                                .lightChangeTo(other.trueNumber())
+                                .toFactor();
+                    }
+                })
+                .patches();
+        List<Given> given = patches.stream().map(this::given).toList();
+        if (plan instanceof GuessPlan) {
+            return sheet(patches.get(0), given.get(0));
+        }
+        List<ExposureTime> totals = patches.stream()
+                .map(p -> ExposureTime.ofSeconds(p.receivedSeconds()))
+                .toList();
+        double whites = table.whites(light.toFilter(), given);
+        double blacks = table.blacks(light.toFilter(), given);
+        if (Marks.beyond(whites, totals.size())) {
+            CheckStrip beyond = CheckStrip.beyond(totals, whites > 0);
+            base = beyond.centre();
+            return Optional.of(plan instanceof TestPlan.OfSeries ? check(beyond) : plan);
+        }
+        see(Tone.WHITES, whites, patches, totals);
+        see(Tone.BLACKS, Math.max(-0.5, Math.min(totals.size() - 0.5, blacks)), patches, totals);
+        return advised();
+    }
+
+    private Optional<TestPlan> sheet(SheetPatches.Patch patch, Given given) {
+        double more = Math.rint(-6 * table.tooDark(light.toFilter(), given)) / 6;
+        ExposureTime right = ExposureTime.ofSeconds(patch.receivedSeconds()).plus(Stops.of(more));
+        seen.add(new Seen(Tone.WHITES, light, right, OF_A_SHEET, 1, mark));
+        return advised();
+    }
+
+    private void see(Tone tone, double place, List<SheetPatches.Patch> patches, List<ExposureTime> totals) {
+        PatchPick pick = Marks.at(place, totals.size());
+        boolean end = pick.weight() == 0 && (pick.index() == 0 || pick.index() == totals.size() - 1);
+        Stops half = pick.uncertaintyOn(totals);
+        seen.add(new Seen(
+                tone,
+                light,
+                pick.timeOn(totals),
+                end ? half.times(AT_AN_END) : half,
+                patches.get((int) Math.round(place < 0 ? 0 : Math.min(patches.size() - 1, place)))
+                        .lampOns(),
+                mark));
+    }
+
+    private Given given(SheetPatches.Patch patch) {
+        double factor = mark.trueNumber()
+                .lightChangeTo(
+                        ApertureMark.ofEngraved(patch.step().opening(), 2).trueNumber())
+                .toFactor();
+        double share = patch.sector().isPresent()
+                ? WedgeDisc.USUAL.share(patch.sector().getAsInt())
+                : 1;
+        double lamp = patch.receivedSeconds() / factor / share;
+        double closed = Math.rint(2
+                        * REFERENCE
+                                .trueNumber()
+                                .lightChangeTo(
+                                        ApertureMark.ofEngraved(patch.step().opening(), 2)
+                                                .trueNumber())
+                                .inStops())
+                / -2;
+        return new Given(lamp + patch.lampOns() * lag().inSeconds(), patch.lampOns(), closed, share);
+    }
+
+    /** Closes the lens by whole stops until no burst is too short to repeat, or opens it when it would take ten minutes. */
+    private TestScript workable(TestPlan plan) {
+        for (int i = 0; i < 6; i++) {
+            TestScript script = plan.script(base, rig());
+            if (script.totalSetSeconds() > LONGEST_SECONDS && moved(-1)) {
+                continue;
+            }
+            boolean tooShort = script.patches().stream().anyMatch(p -> p.set() < SHORTEST);
+            if (!tooShort || script.totalSetSeconds() > LONGEST_SECONDS / 2 || !moved(1)) {
+                return script;
+            }
+        }
+        return plan.script(base, rig());
+    }
+
+    /** Moves the lens by a stop, time and all. */
+    private boolean moved(int stops) {
+        int at = RING.indexOf(mark) + 2 * stops;
+        if (at < 0 || at >= RING.size()) {
+            return false;
+        }
+        ApertureMark next = RING.get(at);
+        base = base.plus(next.trueNumber().lightChangeTo(mark.trueNumber()));
+        mark = next;
+        return true;
+    }
+
+    /** What all readings so far say; then the strip that settles what they leave open. */
+    private Optional<TestPlan> advised() {
+        SlateEvidence said = weighed(light);
+        ExposureTime now = said.time(Tone.WHITES, light).orElseThrow().time();
+        Light next = said.between(Tone.BLACKS, Tone.WHITES)
+                .map(d -> GradeAdvice.forRange(PAPER, light.toFilter(), now, GradedLights.neededRange(d)))
+                .map(o -> Light.filter(GradeAdvice.goingOn(light.toFilter(), o)))
+                .orElse(light);
+        SlateEvidence.Estimate time =
+                weighed(next).time(Tone.WHITES, next, printedIn()).orElseThrow();
+        light = next;
+        base = time.time();
+        Stops open = seen.stream()
+                .filter(s -> s.tone() == Tone.BLACKS)
+                .reduce((first, last) -> last)
+                .map(Seen::limit)
+                .filter(limit -> limit.compareTo(time.toSettle()) > 0)
+                .orElse(time.toSettle());
+        return CheckStrip.after(base, open).map(this::check);
+    }
+
+    private int printedIn() {
+        return kind == Kind.PRESSES
+                ? seen.stream()
+                        .filter(s -> s.tone() == Tone.WHITES)
+                        .reduce((first, last) -> last)
+                        .map(Seen::lampOns)
+                        .orElse(1)
+                : 1;
+    }
+
+    private SlateEvidence weighed(Light standing) {
+        List<Mark> marks = seen.stream()
+                .map(s -> {
+                    Stops change = mark.trueNumber().lightChangeTo(s.mark().trueNumber());
+                    ExposureTime time = s.time().plus(change);
+                    double opened =
+                            s.mark().equals(mark) ? 0 : Math.hypot(Links.OPENING.limit(), Links.OPENING.limit());
+                    return new Mark(
+                            s.tone(),
+                            s.light(),
+                            time,
+                            Stops.of(Math.hypot(s.limit().inStops(), opened)),
+                            s.lampOns() / s.time().inSeconds());
+                })
+                .toList();
+        return SlateEvidence.of(marks, LIGHTS, Links.LAG.limit(), standing);
+    }
+
+    private Print print() {
+        int ons = seen.isEmpty() ? 1 : printedIn();
+        double each = Printers.tenth(base.inSeconds() / ons + lag().inSeconds());
+        double closed = Math.rint(2
+                        * REFERENCE
+                                .trueNumber()
+                                .lightChangeTo(mark.trueNumber())
+                                .inStops())
+                / -2;
+        return new Print(light.toFilter(), each * ons, ons, closed);
+    }
+}

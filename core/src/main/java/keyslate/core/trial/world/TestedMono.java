@@ -1,0 +1,171 @@
+package keyslate.core.trial.world;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import keyslate.core.contrast.GradeFilter;
+import keyslate.core.contrast.GradeScale;
+import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.contrast.VariableContrastPaper.FilterLight;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Grade;
+import keyslate.core.quantity.Stops;
+import keyslate.core.trial.printer.MonoByTests;
+import keyslate.core.trial.printer.MonoDarkroom;
+import keyslate.core.trial.printer.MonoRecipe;
+import keyslate.core.trial.printer.StripOnPaper;
+import keyslate.core.trial.printer.TestTable;
+
+/**
+ * A darkroom in monochrome that keeps to nobody's constants: a lag of 0 to 0.4 s, openings 0.03 stop off each, a filter set whose factors are 0.1 stop off each and
+ * whose ranges 5 ISO units together and 2 each, its speeds matched at a tone between net 0.04 and 0.6. It answers with what is seen on paper.
+ */
+public final class TestedMono implements TestTable {
+    private static final VariableContrastPaper PAPER = new VariableContrastPaper();
+    private static final double LONGEST_LAG = 0.4;
+    private static final double OPENING_STOPS = 0.03;
+    private static final double FACTOR_STOPS = 0.1;
+    private static final double COMMON_RANGE = 5;
+    private static final double EACH_RANGE = 2;
+    private static final double LIGHTEST_MATCH = 0.04;
+    private static final double DARKEST_MATCH = 0.6;
+    private static final double HARDEST = 39;
+    private static final double SOFTEST = 173;
+    private static final double FIRST_GUESS_SECONDS = 10;
+    private static final double GUESS_SPREAD_STOPS = 0.6;
+    private static final double SHADOW_DENSITY = 0.3;
+    private static final double SOFTEST_GRADE = 0.25;
+    private static final double HARDEST_GRADE = 4.25;
+    private static final double LEAST_SECONDS = 0.01;
+
+    private final Map<GradeFilter, FilterLight> filters = new EnumMap<>(GradeFilter.class);
+    private final Map<Double, Double> openings = new HashMap<>();
+    private final Fate openingFate;
+    private final double lag;
+    private final double highlight;
+    private final double lightLog;
+    private final Eye eye;
+
+    public TestedMono(long seed) {
+        Fate fate = new Fate(seed);
+        lag = fate.even(0, LONGEST_LAG);
+        double match = fate.even(LIGHTEST_MATCH, DARKEST_MATCH);
+        double common = fate.bell(COMMON_RANGE);
+        for (GradeFilter filter : GradeFilter.values()) {
+            filters.put(filter, light(filter, match, common + fate.bell(EACH_RANGE), fate.bell(FACTOR_STOPS)));
+        }
+        highlight = SHADOW_DENSITY + GradeScale.isoRangeOf(Grade.of(fate.even(SOFTEST_GRADE, HARDEST_GRADE))) / 100;
+        double guess = Math.log10(FIRST_GUESS_SECONDS)
+                + Stops.of(fate.bell(GUESS_SPREAD_STOPS)).toLogExposure();
+        lightLog = needed(highlight, VariableContrastPaper.HIGHLIGHT_NET, GradeFilter.G2) - guess;
+        openingFate = new Fate(fate.seed());
+        openings.put(0.0, 0.0);
+        eye = new Eye(fate.seed(), 0);
+    }
+
+    /** A filter as this set has it: matched in speed at another tone than the model's, of another range, off in its factor. */
+    private static FilterLight light(GradeFilter filter, double match, double rangeOff, double stopsOff) {
+        double range = Math.max(HARDEST, Math.min(SOFTEST, GradeScale.isoRangeOf(filter.grade()) + rangeOff));
+        double ratio = PAPER.ratioForRange(range);
+        double speed = PAPER.logTimeFor(DARKEST_MATCH, filter.grade());
+        double blue =
+                PAPER.logBlueFor(match, ratio) - speed + Stops.of(stopsOff).toLogExposure();
+        return new FilterLight(blue, blue + ratio);
+    }
+
+    /** log10 of the seconds with which a tone of the negative prints at a net density. */
+    private double needed(double tone, double net, GradeFilter filter) {
+        FilterLight light = filters.get(filter);
+        return PAPER.logBlueFor(net, light.ratio()) + tone - light.blueLog();
+    }
+
+    private double given(Given patch) {
+        double off = openings.computeIfAbsent(patch.openings(), o -> openingFate.bell(OPENING_STOPS));
+        double lamp = Math.max(LEAST_SECONDS, patch.setSeconds() - patch.lampOns() * lag);
+        return Math.log10(lamp * patch.share())
+                - Stops.of(patch.openings() + off).toLogExposure();
+    }
+
+    private double place(double tone, double net, GradeFilter filter, List<Given> test) {
+        return eye.place(test.stream().map(this::given).toList(), needed(tone, net, filter) - lightLog);
+    }
+
+    @Override
+    public double whites(GradeFilter filter, List<Given> test) {
+        return place(highlight, VariableContrastPaper.HIGHLIGHT_NET, filter, test);
+    }
+
+    @Override
+    public double blacks(GradeFilter filter, List<Given> test) {
+        return place(SHADOW_DENSITY, VariableContrastPaper.SHADOW_NET, filter, test);
+    }
+
+    @Override
+    public double tooDark(GradeFilter filter, Given sheet) {
+        return eye.tooDark(stopsOver(filter, sheet));
+    }
+
+    /** The same darkroom for a printer who makes equal bursts and knows no other test. */
+    public MonoDarkroom forStrips() {
+        return new MonoDarkroom() {
+            @Override
+            public double whites(GradeFilter filter, StripOnPaper strip) {
+                return TestedMono.this.whites(filter, bursts(strip));
+            }
+
+            @Override
+            public double blacks(GradeFilter filter, StripOnPaper strip) {
+                return TestedMono.this.blacks(filter, bursts(strip));
+            }
+
+            @Override
+            public double area(GradeFilter filter, StripOnPaper strip) {
+                throw new UnsupportedOperationException("no area is looked at here");
+            }
+        };
+    }
+
+    private static List<Given> bursts(StripOnPaper strip) {
+        List<Given> given = new ArrayList<>();
+        double sum = 0;
+        for (ExposureTime burst : strip.bursts()) {
+            sum += burst.inSeconds();
+            given.add(new Given(sum, given.size() + 1, strip.closed().inStops(), 1));
+        }
+        return given;
+    }
+
+    /** How far a print of one exposure through the reference opening is from the best. */
+    public PrintError errorOf(MonoRecipe recipe) {
+        return errorOf(new MonoByTests.Print(GradeFilter.nearest(recipe.grade()), recipe.setSeconds(), 1, 0));
+    }
+
+    private double stopsOver(GradeFilter filter, Given sheet) {
+        double right = needed(highlight, VariableContrastPaper.HIGHLIGHT_NET, filter) - lightLog;
+        return Stops.ofLogExposure(given(sheet) - right).inStops();
+    }
+
+    /** Grades by which a filter misses what both tones need. */
+    private double gradesOff(GradeFilter filter) {
+        double range = PAPER.isoRange(filters.get(filter).ratio());
+        double wanted = 100 * (highlight - SHADOW_DENSITY);
+        return Math.abs(GradeScale.gradeOf(clamped(range)).onScale()
+                - GradeScale.gradeOf(clamped(wanted)).onScale());
+    }
+
+    private static double clamped(double range) {
+        return Math.max(40, Math.min(170, range));
+    }
+
+    /** How far a print is from the best: stops by which its whites are off; grades beyond what the nearest filter must miss. */
+    public PrintError errorOf(MonoByTests.Print print) {
+        double least =
+                filters.keySet().stream().mapToDouble(this::gradesOff).min().orElseThrow();
+        double stops = stopsOver(print.filter(), new Given(print.setSeconds(), print.lampOns(), print.openings(), 1));
+        return new PrintError(
+                Math.abs(stops), OptionalDouble.of(gradesOff(print.filter()) - least), OptionalDouble.empty());
+    }
+}
