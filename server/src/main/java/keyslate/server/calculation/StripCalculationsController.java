@@ -207,7 +207,7 @@ class StripCalculationsController {
     /** Every piece that it can be, from 1; none where the marks belong to none of them. */
     record PieceMarksAnswer(List<Integer> candidates, List<String> formulas) {}
 
-    @Calculates("The pieces of a test that a marked one can be")
+    @Calculates("The pieces of a test that a marked one can be (EXP-41)")
     @PostMapping("/piece-marks")
     PieceMarksAnswer pieceMarks(@RequestBody PieceMarksRequest asked) {
         Given given = new Given();

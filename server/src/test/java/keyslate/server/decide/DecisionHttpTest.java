@@ -95,7 +95,7 @@ class DecisionHttpTest extends ApplicationTest {
     @Test
     void aReadingThatIsNotSureEnoughPlansItsCheckStripAboutTheNewTime() {
         JsonNode check = proposal(2, 3).get("check");
-        assertThat(check.get("why").asString()).contains("11 patches");
+        assertThat(check.get("why").asString()).contains("13 patches");
         JsonNode after = read(2, 3, "CHECK", null, null).json();
         JsonNode test = after.get("standing").get("test");
         JsonNode strip = test.get("plan");
