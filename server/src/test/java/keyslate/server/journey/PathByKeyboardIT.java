@@ -36,7 +36,8 @@ class PathByKeyboardIT extends JourneyTest {
         keys.press("ArrowRight");
         tabsTo("First true black at");
         keys.press("ArrowLeft");
-        assertThat(page.getByRole(AriaRole.SLIDER).last()).hasAttribute("aria-valuetext", Pattern.compile("patch 6"));
+        assertThat(page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("First true black at")))
+                .hasAttribute("aria-valuetext", Pattern.compile("patch 6"));
         tabsTo("Set grade");
         keys.press("Enter");
         assertThat(printer.verdict()).containsText("on record");

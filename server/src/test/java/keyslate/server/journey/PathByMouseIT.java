@@ -45,11 +45,11 @@ class PathByMouseIT extends JourneyTest {
         Locator strip = page.getByTestId("strip-taps");
         printer.taps(strip, 0.5, 0.5);
         printer.taps(strip, 0.7, 0.5);
-        printer.presses("Check it on 13 × 1/12 stop");
+        printer.presses("Check it on 15 × 1/12 stop");
         page.waitForURL("**/test?sheet=plan");
-        assertThat(printer.field("Patches")).hasValue("13");
+        assertThat(printer.field("Patches")).hasValue("15");
         assertThat(printer.field("Step")).hasValue("1/12");
-        assertThat(page.getByRole(AriaRole.ROW)).hasCount(14);
+        assertThat(page.getByRole(AriaRole.ROW)).hasCount(16);
     }
 
     private void setsUp(Printer printer, Page page) {
