@@ -58,14 +58,14 @@ function Wet(props: { run: RunView; busy: boolean }) {
 }
 
 /** Between two exposures: the paper in its box, a setting in white light, dark again. */
-function InLight(props: { run: RunView; before: string }) {
+function InLight(props: { run: RunView; before: string; putAway: string }) {
   const boxed = isBoxed(props.run);
   return (
     <>
       <p className="run-small">Before exposure {props.run.step}</p>
-      <p className="run-now">{boxed ? "Set this, then the light out" : "Paper into its box"}</p>
+      <p className="run-now">{boxed ? "Set this, then the light out" : props.putAway}</p>
       <p className="run-then">
-        {boxed ? "Press when it is set and dark. Then the paper back against its stops." : `${props.before}.`}
+        {boxed ? "Press when it is set and dark. What comes next is said." : `${props.before}.`}
       </p>
     </>
   );
@@ -78,7 +78,7 @@ function Lamp(props: { run: RunView; step: number; elapsed: number }) {
   const phase = phaseAt(run, props.elapsed);
   if (!now) return null;
   const next = nextOf(run);
-  if (next.do === "event") return <InLight run={run} before={now.before} />;
+  if (next.do === "event") return <InLight run={run} before={now.before} putAway={now.putAway} />;
   const doing = run.lampOn && now.phases.length > 1 && phase ? phase.words : now.words;
   return (
     <>

@@ -37,8 +37,8 @@ describe("what is said before the next thing", () => {
 
   it("asks for the box and the setting between two exposures", () => {
     const script = [
-      { said: [], setInLight: false },
-      { said: ["paper-back"], setInLight: true },
+      { said: [], setInLight: false, putAwaySaid: [] },
+      { said: ["paper-back"], setInLight: true, putAwaySaid: ["box-shut"] },
     ];
     const between = (...kinds: string[]) =>
       announcement(

@@ -14,7 +14,12 @@ export function announcement(run: RunView): readonly string[] {
     return run.resumed ? [SAID.theRest, ...said] : said;
   }
   if (next.do === "event") {
-    const asked = [...(isBoxed(run) ? [SAID.whiteLightIsSafe] : []), ASKED[next.kind] ?? ""];
+    const step = run.script[(run.step ?? 0) - 1];
+    const boxing = run.step !== undefined && !isBoxed(run) ? (step?.putAwaySaid ?? []) : [];
+    const asked = [
+      ...(isBoxed(run) ? [SAID.whiteLightIsSafe] : []),
+      ...(boxing.length > 0 ? boxing : [ASKED[next.kind] ?? ""]),
+    ];
     return isWayBegun(run) || run.step !== undefined ? asked : [SAID.allLightIsGiven, ...asked];
   }
   return next.do === "hang" ? [SAID.whiteLightIsSafe] : [];

@@ -18,9 +18,9 @@ describe("the words of a run", () => {
 
   it("are fetched before the dark, each once", () => {
     const script = [
-      { said: ["cover-patch", "n1"] },
-      { said: ["cover-patches-one-to", "n2"] },
-      { said: ["cover-patch", "n1"] },
+      { said: ["cover-patch", "n1"], putAwaySaid: [] },
+      { said: ["cover-patches-one-to", "n2"], putAwaySaid: [] },
+      { said: ["cover-patch", "n1"], putAwaySaid: [] },
     ] as unknown as RunView["script"];
     const all = vocabulary(script);
     expect(all).toContain("n2");

@@ -30,5 +30,11 @@ export const ASKED: Record<string, string> = {
 
 /** Everything a run can say: fetched before the light goes out. */
 export function vocabulary(script: Readonly<RunView["script"]>): string[] {
-  return [...new Set([...script.flatMap((s) => s.said), ...Object.values(SAID), ...Object.values(ASKED)])];
+  return [
+    ...new Set([
+      ...script.flatMap((s) => [...s.said, ...s.putAwaySaid]),
+      ...Object.values(SAID),
+      ...Object.values(ASKED),
+    ]),
+  ];
 }

@@ -30,7 +30,9 @@ public final class SheetViews {
      *
      * @param before what the hands do before it; empty when nothing
      * @param setInLight whether it is set in white light, with the paper in its box
-     * @param said the same as names of recorded clips, in order
+     * @param putAway where the paper goes before its setting, in words; empty where none is set in white light
+     * @param putAwaySaid the same as names of recorded clips
+     * @param said what is to be done and pressed, as names of recorded clips, in order
      */
     public record StepView(
             int place,
@@ -40,6 +42,8 @@ public final class SheetViews {
             double receivedSeconds,
             String before,
             boolean setInLight,
+            String putAway,
+            List<String> putAwaySaid,
             String words,
             List<String> said,
             List<PhaseView> phases) {}

@@ -128,9 +128,43 @@ public final class StepWords {
                 step.receivedSeconds(around.lag()),
                 before(step),
                 step.cues().contains(Cue.SET_IN_LIGHT),
+                putAway(step),
+                putAwaySaid(step),
                 words(step, phases),
                 said(step),
                 phases);
+    }
+
+    private static boolean isPiece(ExposureStep step) {
+        return step.cues().contains(Cue.TAKE_PIECE);
+    }
+
+    private String putAway(ExposureStep step) {
+        if (!step.cues().contains(Cue.SET_IN_LIGHT)) {
+            return "";
+        }
+        return isPiece(step) ? "Piece " + (step.piece() - 1) + putPiece() : "Paper into its box";
+    }
+
+    private String putPiece() {
+        return around.blackout() ? " into the drum, lid on" : " aside, face down";
+    }
+
+    private List<String> putAwaySaid(ExposureStep step) {
+        if (!step.cues().contains(Cue.SET_IN_LIGHT)) {
+            return List.of();
+        }
+        return isPiece(step)
+                ? new Spoken()
+                        .say("piece")
+                        .number(step.piece() - 1)
+                        .say(putPieceSaid())
+                        .clips()
+                : List.of("box-shut");
+    }
+
+    private String putPieceSaid() {
+        return around.blackout() ? "into-the-drum" : "aside";
     }
 
     private String before(ExposureStep step) {
@@ -145,10 +179,9 @@ public final class StepWords {
         if (step.cues().contains(Cue.LAY_STACK)) {
             words.addAll(stack());
         }
-        boolean piece = step.cues().contains(Cue.TAKE_PIECE);
+        boolean piece = isPiece(step);
         if (piece && step.place() > 1) {
-            words.add("Piece " + (step.piece() - 1)
-                    + (around.blackout() ? " into the drum, lid on" : " aside, face down"));
+            words.add("Piece " + (step.piece() - 1) + putPiece());
         }
         if (step.cues().contains(Cue.SET_IN_LIGHT)) {
             if (!piece) {
@@ -295,7 +328,7 @@ public final class StepWords {
     private void sayPiece(Spoken spoken, ExposureStep step) {
         boolean inLight = step.cues().contains(Cue.SET_IN_LIGHT);
         if (step.place() > 1 && !inLight) {
-            spoken.say("piece").number(step.piece() - 1).say(around.blackout() ? "into-the-drum" : "aside");
+            spoken.say("piece").number(step.piece() - 1).say(putPieceSaid());
             settings(spoken, step);
         }
         spoken.say("piece").number(step.piece()).say("emulsion-up");
