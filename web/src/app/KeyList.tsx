@@ -17,10 +17,12 @@ const ROLLS: readonly (readonly [string, string])[] = [
   ["P M X", "the picked frame: print it, maybe, no"],
 ];
 const TEST: readonly (readonly [string, string])[] = [
-  ["E", "expose the strip as planned; at Print, the print"],
-  ["W K", "mark the whites, or the first black"],
+  ["C T O D G P", "plan: cover strip, same spot, openings, wedge disc, one sheet, pieces"],
+  ["E", "expose the test as planned; at Print, the print"],
+  ["W M K", "mark the whites, the middle, or the first black"],
+  ["A", "look at one patch alone"],
   ["← →", "on a mark: half a patch lighter or darker"],
-  ["arrows", "on a named tone: move it; with Shift farther"],
+  ["arrows", "on a named tone, a strip or a window: move it; with Shift farther"],
 ];
 const SHAPE: readonly (readonly [string, string])[] = [
   ["O", "new ellipse"],

@@ -169,6 +169,9 @@ class MonoAdviser implements Adviser {
         }
         DriesDown.of(strip, marks).say(carried).ifPresent(rests::add);
         rests.addAll(read.evidence().saysOf(read.anchor()));
+        if (read.outcome().isPresent()) {
+            read.evidence().saysOf(Tone.BLACKS).forEach(line -> rests.add("Black: " + line));
+        }
         if (strip.now().recipe().naming().blackWanted() && marks.blacksAt() != null) {
             rests.add("First true black at "
                     + Show.seconds(PatchPick.ofPosition(marks.blacksAt())
