@@ -31,6 +31,7 @@ import org.springframework.stereotype.Component;
 /** Variable-contrast paper: time by the whites, grade by the blacks. */
 @Component
 class MonoAdviser implements Adviser {
+    private static final double MISSED_STOPS = 1.0 / 6;
     private static final double ON_TIME_STOPS = 1.0 / 12;
     private static final double MOST_GRADES = 6;
 
@@ -71,6 +72,7 @@ class MonoAdviser implements Adviser {
             Light filter,
             SlateEvidence.Estimate time,
             SlateEvidence.Estimate kept,
+            Optional<Stops> middleMisses,
             Optional<CheckStrip> check) {}
 
     private Read read(Hung strip, Marks marks) {
@@ -86,13 +88,16 @@ class MonoAdviser implements Adviser {
                 : Optional.empty();
         Light filter = outcome.map(o -> Light.filter(GradeAdvice.goingOn(now.toFilter(), o)))
                 .orElse(now);
-        SlateEvidence.Estimate time =
-                weighed(strip, evidence, filter).time(anchor, filter).orElseThrow();
+        SlateEvidence through = weighed(strip, evidence, filter);
+        SlateEvidence.Estimate time = through.time(anchor, filter).orElseThrow();
+        Optional<Stops> misses = through.time(Tone.MIDDLE, filter)
+                .map(middle -> middle.time().stopsFrom(time.time()))
+                .filter(off -> Math.abs(off.inStops()) > MISSED_STOPS);
         Stops open = evidence.own(Tone.BLACKS)
                 .map(Mark::limit)
                 .filter(limit -> limit.compareTo(time.toSettle()) > 0)
                 .orElse(time.toSettle());
-        return new Read(evidence, anchor, outcome, filter, time, kept, CheckStrip.after(time.time(), open));
+        return new Read(evidence, anchor, outcome, filter, time, kept, misses, CheckStrip.after(time.time(), open));
     }
 
     private SlateEvidence weighed(Hung strip, Evidence evidence, Light standing) {
@@ -139,7 +144,7 @@ class MonoAdviser implements Adviser {
                 .orElseGet(() -> timeOnly(strip, read, now));
         return new VerdictView(
                 words.headline(),
-                words.why(),
+                words.why() + missed(read),
                 rests,
                 LightView.of(read.filter()),
                 read.time().time().inSeconds(),
@@ -179,6 +184,14 @@ class MonoAdviser implements Adviser {
                             .inSeconds()) + ", your mark.");
         }
         return rests;
+    }
+
+    /** Marks that one time cannot all meet are said, not hidden. */
+    private static String missed(Read read) {
+        return read.middleMisses()
+                .map(off -> " The middle, as you marked it, would want " + Show.stops(off)
+                        + ": one time does not meet both, and the whites lead.")
+                .orElse("");
     }
 
     private record Words(String headline, String why) {}
