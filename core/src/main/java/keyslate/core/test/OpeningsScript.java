@@ -20,7 +20,7 @@ final class OpeningsScript {
     static TestScript of(OpeningsPlan plan, ExposureTime base, TestRig rig) {
         List<ApertureMark> marks = marks(plan, rig);
         TimerSteps.Setting set = rig.timer().nearest(rig.lag().toSet(plan.middle(base)));
-        ExposureTime received = ExposureTime.ofSeconds(rig.lag().receivedSeconds(set.time()));
+        ExposureTime received = rig.received(set.time());
         List<ExposureStep> steps = new ArrayList<>();
         List<TestScript.Patch> patches = new ArrayList<>();
         for (ApertureMark mark : marks) {

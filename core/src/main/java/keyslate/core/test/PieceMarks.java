@@ -80,6 +80,13 @@ public final class PieceMarks {
                 .toList();
     }
 
+    /** By their order alone a piece that was mixed up can be any of them. */
+    public static List<Integer> byOrder(int of) {
+        return IntStream.rangeClosed(1, Check.count("pieces", of, 1, PiecesPlan.MOST_PIECES))
+                .boxed()
+                .toList();
+    }
+
     /**
      * The pieces that a piece can be by its nips.
      *

@@ -75,7 +75,7 @@ final class SinglesScript {
 
     private void single(Light light, ExposureTime total, List<Cue> first) {
         ExposureTime set = rig.timer().nearest(rig.lag().toSet(total)).time();
-        ExposureTime received = ExposureTime.ofSeconds(rig.lag().receivedSeconds(set));
+        ExposureTime received = rig.received(set);
         step(patches.size() + 1, light, set, 1, first);
         patch(received, set, 1, received.stopsFrom(total), light);
     }

@@ -5,6 +5,7 @@ import keyslate.core.exposure.ApertureMark;
 import keyslate.core.exposure.LampLag;
 import keyslate.core.exposure.TimerSteps;
 import keyslate.core.light.Light;
+import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Stops;
 import keyslate.core.script.LampWay;
@@ -36,6 +37,22 @@ public record TestRig(
 
     public TestRig {
         ring = List.copyOf(ring);
+    }
+
+    /**
+     * What a setting of the timer gives.
+     *
+     * @throws keyslate.core.quantity.QuantityException when it is no longer than the lag
+     */
+    ExposureTime received(ExposureTime set) {
+        double seconds = lag.receivedSeconds(set);
+        if (seconds <= 0) {
+            throw Check.infeasible(
+                    "time",
+                    "so short a time is nothing on this timer: " + Check.shown(set.inSeconds())
+                            + " s is no longer than the lamp's lag; take a longer one, or close the lens");
+        }
+        return ExposureTime.ofSeconds(seconds);
     }
 
     /** Stops more light through another mark than through the one that stands. */

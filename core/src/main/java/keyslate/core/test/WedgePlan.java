@@ -34,7 +34,7 @@ public record WedgePlan(WedgeDisc disc, Optional<ExposureTime> given, Length dia
     @Override
     public TestScript script(ExposureTime base, TestRig rig) {
         TimerSteps.Setting set = rig.timer().nearest(rig.lag().toSet(given(base)));
-        ExposureTime received = ExposureTime.ofSeconds(rig.lag().receivedSeconds(set.time()));
+        ExposureTime received = rig.received(set.time());
         ExposureStep step = new ExposureStep(
                 1,
                 1,

@@ -266,11 +266,21 @@ class TestKindsTest {
             assertThat(PieceMarks.byNips(4, 1, 5)).containsExactly(4, 5);
             assertThat(PieceMarks.byNips(3, 0, 5)).containsExactly(3);
             assertThat(PieceMarks.byNips(6, 0, 5)).isEmpty();
+            assertThat(PieceMarks.byOrder(3)).containsExactly(1, 2, 3);
+            assertThatThrownBy(() -> PieceMarks.byOrder(2_000_000_000)).isInstanceOf(QuantityException.class);
         }
 
         private PiecesPlan pieces(List<Light> lights) {
             return new PiecesPlan(strip(3, 0.5).series(), lights, PieceMarks.Way.CORNERS, SIZE, SIZE, Optional.empty());
         }
+    }
+
+    @Test
+    void aTimeThatIsNothingOnThisTimerIsRefusedWithTheWayOut() {
+        GuessPlan tooShort = new GuessPlan(Optional.of(seconds(0.01)), 1, Optional.empty());
+        assertThatThrownBy(() -> tooShort.script(seconds(10), rig(LampWay.SWITCHED)))
+                .isInstanceOf(QuantityException.class)
+                .hasMessageContaining("no longer than the lamp's lag");
     }
 
     @Test

@@ -2,7 +2,6 @@ package keyslate.server.calculation;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.exposure.CheckStrip;
@@ -218,8 +217,7 @@ class StripCalculationsController {
                 given.of(asked.way() == PieceMarks.Way.CORNERS ? "/corners" : "/nips", () -> switch (asked.way()) {
                     case CORNERS -> PieceMarks.byCorners(corners, asked.pieces());
                     case NIPS -> PieceMarks.byNips(nips, maybe, asked.pieces());
-                    case ORDER ->
-                        IntStream.rangeClosed(1, asked.pieces()).boxed().toList();
+                    case ORDER -> PieceMarks.byOrder(asked.pieces());
                 });
         given.complete();
         return new PieceMarksAnswer(candidates, List.of("EXP-41"));
