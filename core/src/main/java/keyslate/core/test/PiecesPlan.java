@@ -41,6 +41,11 @@ public record PiecesPlan(
     }
 
     @Override
+    public boolean isOfOneLight() {
+        return lights.isEmpty();
+    }
+
+    @Override
     public PieceLayout layout() {
         return PieceLayout.laid(pieces());
     }

@@ -47,6 +47,11 @@ public sealed interface TestPlan permits TestPlan.OfSeries, OpeningsPlan, WedgeP
         /** Length of a patch, a window or a piece. */
         Length patch();
 
+        /** Whether all its patches get one light, so that it has a series at all. */
+        default boolean isOfOneLight() {
+            return true;
+        }
+
         /** The same test of another series, its patches so long. */
         OfSeries of(PatchSeries other, Length patch);
 

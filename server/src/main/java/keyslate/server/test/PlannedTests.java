@@ -8,7 +8,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import keyslate.core.darkroom.Negative;
-import keyslate.core.exposure.CheckStrip;
 import keyslate.core.exposure.CoverStrip;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
@@ -17,7 +16,6 @@ import keyslate.core.quantity.Stops;
 import keyslate.core.rescale.Known;
 import keyslate.core.script.Part;
 import keyslate.core.test.CoverStripPlan;
-import keyslate.core.test.PatchSeries;
 import keyslate.core.test.PieceLayout;
 import keyslate.core.test.TestPlan;
 import keyslate.core.test.TestScript;
@@ -200,13 +198,6 @@ public class PlannedTests {
 
     /** While the base exposure is a plain default, a strip that is not yet as wide as EXP-32 wants it may miss the answer. */
     private static boolean wideStripOffered(Rig rig, TestPlan plan) {
-        if (!isPlainDefault(rig) || !(plan instanceof CoverStripPlan strip)) {
-            return false;
-        }
-        CheckStrip wide = Strips.wideStrip(rig);
-        boolean isWide = strip.series().kind() == PatchSeries.Kind.EQUAL_STOPS
-                && strip.series().patches() == wide.patches()
-                && strip.series().step().equals(wide.step());
-        return !isWide;
+        return isPlainDefault(rig) && plan instanceof CoverStripPlan strip && !Strips.isWide(rig, strip);
     }
 }

@@ -8,6 +8,7 @@ import keyslate.core.script.LampWay;
 import keyslate.core.script.StripDirection;
 import keyslate.core.test.CoverStripPlan;
 import keyslate.core.test.PatchSeries;
+import keyslate.core.test.PressSeries;
 import keyslate.core.test.TestPlan;
 import keyslate.server.rig.Rig;
 
@@ -21,8 +22,6 @@ public final class Strips {
     /** A strip as broad as this share of the sheet takes a fifth of it. */
     private static final double USUAL_BREADTH = 0.25;
 
-    private static final Stops WHOLE_STOP = Stops.of(1);
-    private static final int WIDE_PATCHES_BY_PRESSES = 6;
     private static final double NARROWEST_BREADTH_MM = 40;
     private static final double LEAST_MM = 2;
 
@@ -51,31 +50,48 @@ public final class Strips {
                 Optional.empty());
     }
 
-    /** The strip for a negative of which nothing is known. */
+    /** The strip for a negative of which nothing is known (EXP-32); on a timer that is pressed whole stops of one setting reach as far. */
     public static CoverStripPlan wide(Rig rig, CoverStripPlan now) {
-        return now.as(wideStrip(rig), room(rig, now.direction()));
+        if (rig.way() != LampWay.MY_TIMER) {
+            return now.as(CheckStrip.first(rig.base()), room(rig, now.direction()));
+        }
+        PatchSeries whole = now.series().pressed(PatchSeries.WHOLE_STOPS);
+        return now.of(
+                whole,
+                Length.ofMm(Math.max(
+                        LEAST_MM, Math.floor(room(rig, now.direction()).inMm() / whole.patches()))));
     }
 
-    /**
-     * The strip for a negative of which nothing is known (EXP-32); with one setting of a timer that is pressed, whole
-     * stops reach as far.
-     */
-    static CheckStrip wideStrip(Rig rig) {
-        return rig.way() == LampWay.MY_TIMER
-                ? new CheckStrip(rig.base(), WHOLE_STOP, WIDE_PATCHES_BY_PRESSES)
-                : CheckStrip.first(rig.base());
+    /** Whether a strip is as wide as that. */
+    static boolean isWide(Rig rig, CoverStripPlan strip) {
+        PatchSeries wanted = wide(rig, strip).series();
+        PatchSeries stands = strip.series();
+        return stands.kind() == wanted.kind()
+                && stands.patches() == wanted.patches()
+                && (stands.kind() == PatchSeries.Kind.PRESSES
+                        ? stands.presses().equals(wanted.presses())
+                        : stands.step().equals(wanted.step()));
     }
 
     /** The test that settles what a reading left open: of the kind that stands where it has a series, else a strip. */
     public static TestPlan check(Rig rig, CheckStrip strip) {
         TestPlan now = rig.recipe().test();
-        if (now instanceof CoverStripPlan cover) {
-            return cover.as(strip, room(rig, cover.direction()));
+        if (now instanceof TestPlan.OfSeries series && !(now instanceof CoverStripPlan) && series.isOfOneLight()) {
+            return series.of(finer(rig, series.series(), strip), series.patch());
         }
-        if (now instanceof TestPlan.OfSeries series && series.step().isPresent()) {
-            return series.of(series.series().ofStops(strip.step(), strip.patches()), series.patch());
-        }
-        CoverStripPlan usual = usual(rig);
-        return usual.as(strip, room(rig, usual.direction()));
+        CoverStripPlan cover = now instanceof CoverStripPlan standing ? standing : usual(rig);
+        PatchSeries series = finer(rig, cover.series(), strip);
+        double room = room(rig, cover.direction()).inMm();
+        return cover.of(series, Length.ofMm(Math.max(LEAST_MM, Math.floor(room / series.patches()))));
+    }
+
+    /** The steps of a check; a timer that is pressed gives what presses of one setting come nearest to. */
+    private static PatchSeries finer(Rig rig, PatchSeries now, CheckStrip strip) {
+        PatchSeries steps = now.ofStops(strip.step(), strip.patches());
+        boolean pressed = rig.way() == LampWay.MY_TIMER;
+        boolean possible = !pressed
+                || PressSeries.of(steps.totals(rig.base(), rig.timer(), rig.lag()), rig.timer(), rig.lag())
+                        .isPresent();
+        return possible ? steps : now.pressed(PatchSeries.FINE_PRESSES);
     }
 }

@@ -400,4 +400,65 @@ class TestKindsHttpTest extends ApplicationTest {
                     .isEqualTo(kind);
         }
     }
+
+    /** A timer of one's own is set once: whole stops by presses for an unknown negative, sixteen presses at most to settle it. */
+    @Test
+    void anOwnTimerIsNeverSetAnewInTheDark() {
+        String enlarger = http().get("/api/stores")
+                .json()
+                .get("enlargers")
+                .get(0)
+                .get("id")
+                .asString();
+        String lamp = http().get("/api/stores")
+                .json()
+                .get("enlargers")
+                .get(0)
+                .get("lamp")
+                .asString();
+        ok(http().patch("/api/stores/enlargers/" + enlarger, Map.of("lamp", "MY_TIMER")));
+        try {
+            String slate = slate(frame, enlarger, 0, Map.of("apertureMark", 8));
+            http().edit(slate, "base/seconds", 16.0);
+            JsonNode wide = plan(slate, Map.of("kind", "STRIP", "forUnknownNegative", true));
+            assertThat(figures(wide.get("patches"), "totalSeconds")).containsExactly(4.0, 8.0, 16.0, 32.0, 64.0);
+            assertThat(StreamSupport.stream(wide.get("script").spliterator(), false)
+                            .mapToDouble(s -> s.get("setSeconds").asDouble())
+                            .distinct()
+                            .toArray())
+                    .containsExactly(4.0);
+            assertThat(plan(slate, Map.of("series", "EQUAL_STOPS", "stepStops", 1 / 12.0, "patches", 9))
+                            .get("problem")
+                            .asString())
+                    .contains("presses of one setting");
+            plan(slate, Map.of("series", "EQUAL_STOPS", "stepStops", 0.5, "patches", 5));
+            JsonNode sheet = told(begin(slate, "STRIP"));
+            ok(http().post(
+                            "/api/sheets/" + sheet.get("id").asString() + "/readings",
+                            Map.of(
+                                    "marks",
+                                    Map.of("whitesAt", 2),
+                                    "taking",
+                                    Map.of("version", http().version(slate), "answer", "CHECK"))));
+            JsonNode check = http().slate(slate).get("standing").get("test");
+            assertThat(check.hasNonNull("problem")).isFalse();
+            assertThat(check.get("plan").get("presses").toString()).isEqualTo("[8,9,10,11,12,13,14,15,16]");
+        } finally {
+            ok(http().patch("/api/stores/enlargers/" + enlarger, Map.of("lamp", lamp)));
+        }
+    }
+
+    /** Says of every step that it was given. */
+    private JsonNode told(String sheetId) {
+        String path = "/api/sheets/" + sheetId;
+        JsonNode run = http().get(path + "/run").json();
+        while (run.hasNonNull("step")) {
+            ok(http().post(
+                            path + "/lamp",
+                            Map.of("on", true, "step", run.get("step").asInt())));
+            run = ok(http().post(path + "/lamp", Map.of("on", false, "complete", true)));
+        }
+        JsonNode sheets = http().post(path + "/hang", Map.of()).json().get("sheets");
+        return sheets.get(sheets.size() - 1);
+    }
 }

@@ -14,7 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Every kind of test: chosen by its key, exposed in the right room, read, decided. */
-class TestKindsIT extends JourneyTest {
+class KindsOfTestIT extends JourneyTest {
     @ParameterizedTest
     @CsvSource({
         "t, same-spot strip, Same-spot strip 1, 0.5, 0.5",
