@@ -64,7 +64,7 @@ interface Answer {
 export function ColourPage() {
   const context = useSlateContext();
   const [search] = useSearchParams();
-  const hung = context.slate.sheets.filter((s) => s.state === "HUNG");
+  const hung = context.slate.sheets.filter((s) => s.state === "HUNG" && isOfOnePack(s));
   const sheet = hung.find((s) => s.id === search.get("sheet")) ?? hung.at(-1);
   return sheet ? (
     <Judging key={sheet.id} {...context} sheet={sheet} hung={hung} />
@@ -91,6 +91,11 @@ function NothingYet(props: { slate: SlateView }) {
       </aside>
     </>
   );
+}
+
+/** Pieces of different packs are compared at Test; a cast is judged on what has one. */
+function isOfOnePack(sheet: SheetView): boolean {
+  return sheet.patches.length === 0 || new Set(sheet.script.map((s) => s.light.notation)).size === 1;
 }
 
 function Judging({ slate, sheet, hung }: SlateContext & { sheet: SheetView; hung: readonly SheetView[] }) {

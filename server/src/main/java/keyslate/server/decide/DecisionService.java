@@ -354,7 +354,8 @@ public class DecisionService {
     /** A sheet whose colour can be judged. */
     private Hung colour(String id) {
         Hung sheet = hung(id);
-        return fitting(sheet, !sheet.before().light().points().isEmpty());
+        boolean onePack = sheet.sheet().patches().map(p -> !p.differInLight()).orElse(true);
+        return fitting(sheet, onePack && !sheet.before().light().points().isEmpty());
     }
 
     private static Hung fitting(Hung sheet, boolean fits) {

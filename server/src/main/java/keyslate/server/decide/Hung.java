@@ -5,6 +5,7 @@ import java.util.Objects;
 import keyslate.core.exposure.ApertureTrade;
 import keyslate.core.exposure.PatchPick;
 import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Stops;
 import keyslate.server.rig.Rig;
 import keyslate.server.sheet.SheetAssembler.OnCord;
 import keyslate.server.sheet.SheetViews.SheetView;
@@ -40,12 +41,25 @@ record Hung(OnCord sheet, Rig now, List<OnCord> cord) {
 
     /** The time that was right on the sheet: on a strip that was read the one that was marked, else what it was exposed with. */
     ExposureTime time() {
+        if (view().patches().size() == 1) {
+            return oneSheet();
+        }
         return sheet.exposed().decisions().stream()
                 .map(d -> d.seen().rightAt())
                 .filter(Objects::nonNull)
                 .reduce((first, last) -> last)
                 .map(at -> PatchPick.ofPosition(at).timeOn(Readings.totals(this)))
                 .orElseGet(() -> before().base());
+    }
+
+    /** What one sheet got, and what was said it needs more. */
+    private ExposureTime oneSheet() {
+        double more = sheet.exposed().decisions().stream()
+                .map(d -> d.seen().moreStops())
+                .filter(Objects::nonNull)
+                .reduce((first, last) -> last)
+                .orElse(0.0);
+        return Readings.totals(this).get(0).plus(Stops.of(more));
     }
 
     /** A time that was right on the sheet, at the size or distance (SIZ-14) and the opening (EXP-06) that stand now. */

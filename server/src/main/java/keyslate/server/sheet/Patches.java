@@ -72,7 +72,7 @@ public record Patches(List<OnPaper> all) {
      * The patches of a script.
      *
      * @param pieces the part of the frame on each
-     * @param received seconds of full light that a step gave, by its place; as planned where it is not in the map
+     * @param received seconds of full light that a step gave, by its place; nothing where it is not in the map
      */
     public static Patches of(List<ExposureStep> steps, Rig rig, List<Part> pieces, Map<Integer, Double> received) {
         PieceLayout layout = layout(rig, pieces.size());

@@ -11,6 +11,7 @@ import keyslate.core.script.Part;
 import keyslate.core.test.TestPlan;
 import keyslate.core.test.TestScript;
 import keyslate.server.Show;
+import keyslate.server.medium.MediumPart;
 import keyslate.server.rig.Rig;
 import keyslate.server.sheet.SheetKind;
 import keyslate.server.sheet.SheetPlan;
@@ -148,7 +149,8 @@ abstract class TestKind<P extends TestPlan> implements SheetKind {
                     "Go to Print");
         }
         boolean looks = standing.medium().stations().stream().anyMatch(s -> "colour".equals(s.path()));
-        boolean looked = last.decisions().stream().anyMatch(d -> Decision.CAST.equals(d.kind()));
+        boolean byLight = last.asks().contains(MediumPart.PIECE);
+        boolean looked = byLight || last.decisions().stream().anyMatch(d -> Decision.CAST.equals(d.kind()));
         if (looks && !looked) {
             return new NextStepView(
                     "colour",

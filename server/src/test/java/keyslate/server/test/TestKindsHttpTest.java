@@ -270,6 +270,18 @@ class TestKindsHttpTest extends ApplicationTest {
                         "/api/calculations/piece-marks", Map.of("way", "NIPS", "nips", 4, "maybe", 1, "pieces", 5)));
         assertThat(candidates.get("candidates").toString()).isEqualTo("[4,5]");
         take(slate, sheet, Map.of("rightAt", 2.5));
+        // What was compared pack by pack needs no further look, and a cast on it would be nobody's.
+        assertThat(http().slate(slate)
+                        .get("standing")
+                        .get("next")
+                        .get("station")
+                        .asString())
+                .isEqualTo("print");
+        assertThat(http().post(
+                                "/api/sheets/" + sheet.get("id").asString() + "/casts/proposal",
+                                Map.of("way", "VIEWING_FILTER", "hue", "GREEN", "points", 10))
+                        .status())
+                .isEqualTo(409);
         assertThat(http().slate(slate)
                         .get("standing")
                         .get("base")
