@@ -279,7 +279,7 @@ class TestKindsHttpTest extends ApplicationTest {
                 .isEqualTo("print");
         assertThat(http().post(
                                 "/api/sheets/" + sheet.get("id").asString() + "/casts/proposal",
-                                Map.of("way", "VIEWING_FILTER", "hue", "GREEN", "points", 10))
+                                Map.of("way", "VIEWING_FILTER", "hue", "G", "points", 10))
                         .status())
                 .isEqualTo(409);
         assertThat(http().slate(slate)
