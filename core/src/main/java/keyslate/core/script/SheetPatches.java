@@ -88,7 +88,7 @@ public record SheetPatches(List<Patch> patches) {
                     .forEach(g -> lights.add(light(step, g, 0, factor * g.receivedSeconds())));
         }
         List<Patch> found = new ArrayList<>();
-        pieces.values().forEach(lights -> found.addAll(ofPiece(lights)));
+        pieces.values().stream().filter(lights -> !lights.isEmpty()).forEach(lights -> found.addAll(ofPiece(lights)));
         boolean oneLight = steps.stream().map(ExposureStep::light).distinct().count() == 1;
         if (oneLight) {
             found.sort(Comparator.comparingDouble(Patch::plannedSeconds));

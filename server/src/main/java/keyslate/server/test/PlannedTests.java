@@ -130,8 +130,13 @@ public class PlannedTests {
         ExposureTime centre = plan.middle(rig.base());
         List<NamedTone> tones = rig.recipe().naming().tones();
         List<PlannedPatchView> views = new ArrayList<>();
-        for (int i = 0; i < script.patches().size(); i++) {
-            TestScript.Patch p = script.patches().get(i);
+        // Patches are numbered by their light; a measured ring may have two marks the other way round.
+        List<TestScript.Patch> planned = new ArrayList<>(script.patches());
+        if (!patches.differInLight()) {
+            planned.sort(Comparator.comparing(TestScript.Patch::total));
+        }
+        for (int i = 0; i < planned.size(); i++) {
+            TestScript.Patch p = planned.get(i);
             Patches.OnPaper on = patches.all().get(i);
             ExposureTime about = p.light().equals(rig.light())
                     ? centre

@@ -25,6 +25,9 @@ import org.springframework.stereotype.Component;
 /** Whether the parts of a slate file fit together, and into this program: looked at before any of it is stored. */
 @Component
 class FileChecks {
+    /** More than any test has, so that no file keeps the program counting. */
+    private static final int MOST_PARTS = 200;
+
     private final SheetKinds kinds;
     private final Media media;
 
@@ -69,7 +72,7 @@ class FileChecks {
     }
 
     /** A script has steps in order, one lamp record at least for what was given, and areas that its recipe knows. */
-    private static void checkScript(SlateFile file, FileSheet sheet) {
+    private void checkScript(SlateFile file, FileSheet sheet) {
         FileRecipe recipe = file.recipes().stream()
                 .filter(r -> r.id().equals(sheet.recipeId()))
                 .findFirst()
@@ -95,9 +98,31 @@ class FileChecks {
                 throw FileReader.damaged("the script of a sheet in it cannot be");
             }
         }
+        checkPieces(sheet, exposed);
         int steps = sheet.steps().size();
         if (sheet.lamp().stream().anyMatch(l -> l.step() < 1 || l.step() > steps)) {
             throw FileReader.damaged("its lamp was on for a step that is not there");
+        }
+    }
+
+    /** Pieces are numbered from 1 on and every exposure falls on one of them; a test has patches, and not more than can be made by hand. */
+    private void checkPieces(FileSheet sheet, ExposedSheet exposed) {
+        for (int i = 0; i < exposed.pieces().size(); i++) {
+            if (exposed.pieces().get(i).number() != i + 1) {
+                throw FileReader.damaged("the pieces of a sheet in it cannot be");
+            }
+        }
+        boolean falls = exposed.steps().stream()
+                .allMatch(s -> s.piece() <= exposed.pieces().size());
+        long parts = exposed.steps().stream()
+                .flatMap(s -> s.phases().stream())
+                .map(Phase::uncovered)
+                .distinct()
+                .count();
+        boolean none = kinds.of(sheet.kind()).isTest()
+                && exposed.steps().stream().flatMap(s -> s.phases().stream()).allMatch(Phase::reachesNothing);
+        if (!falls || parts > MOST_PARTS || none) {
+            throw FileReader.damaged("the pieces of a sheet in it cannot be");
         }
     }
 

@@ -6,6 +6,8 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import keyslate.server.ApplicationTest;
 import keyslate.server.Http;
@@ -52,6 +54,67 @@ class TransferHttpTest extends ApplicationTest {
             Answer taken = empty.http().send("POST", "/api/imports", file);
             assertThat(taken.json().get("sheets").get(0).get("state").asString())
                     .isEqualTo("ABANDONED");
+        }
+    }
+
+    /** Every kind of test with its pieces, its disc and its reading; and what cannot be is refused whole. */
+    @Test
+    void everyKindOfTestComesThroughAnEmptyBenchUnchanged() {
+        String id = http().newSlate("Drying loft");
+        for (String kind : List.of("SAME_SPOT", "OPENINGS", "WEDGE", "GUESS", "PIECES")) {
+            http().edit(id, "test/kind", kind);
+            exposeAndHang(begin(id, kind));
+        }
+        String path = "/api/slates/" + id;
+        JsonNode sheets = http().get(path).json().get("sheets");
+        http().post(
+                        "/api/sheets/" + sheets.get(3).get("id").asString() + "/readings",
+                        Map.of(
+                                "marks",
+                                Map.of("moreStops", 0.5, "lamp", "window", "second", true),
+                                "taking",
+                                Map.of("version", http().version(id), "answer", "PROPOSED")));
+        ObjectNode file = (ObjectNode) http().get(path + "/export").json();
+        try (Started empty = Started.on(folder, false)) {
+            Http there = empty.http();
+            ObjectNode odd = file.deepCopy();
+            ((ObjectNode) odd.get("sheets").get(0).get("pieces").get(1)).put("number", 7);
+            assertThat(there.send("POST", "/api/imports", odd.toString()).status())
+                    .isEqualTo(422);
+            ObjectNode dark = file.deepCopy();
+            dark.get("sheets")
+                    .get(1)
+                    .get("steps")
+                    .forEach(step -> step.get("phases")
+                            .forEach(phase -> ((ObjectNode) phase)
+                                    .putArray("uncovered")
+                                    .add(0)
+                                    .add(0)
+                                    .add(0)
+                                    .add(0)));
+            assertThat(there.send("POST", "/api/imports", dark.toString()).status())
+                    .isEqualTo(422);
+            ObjectNode disc = file.deepCopy();
+            ((ObjectNode) disc.get("sheets")
+                            .get(2)
+                            .get("steps")
+                            .get(0)
+                            .get("phases")
+                            .get(0))
+                    .putArray("disc")
+                    .add(60)
+                    .add(70)
+                    .add(80);
+            assertThat(there.send("POST", "/api/imports", disc.toString()).status())
+                    .isEqualTo(422);
+            Answer taken = there.send("POST", "/api/imports", file.toString());
+            assertThat(taken.status()).as(taken.text()).isEqualTo(201);
+            assertThat(there.get(path + "/export").json())
+                    .isEqualTo(http().get(path + "/export").json());
+            assertThat(there.get(path).json().get("sheets"))
+                    .isEqualTo(http().get(path).json().get("sheets"));
+        } finally {
+            http().send("DELETE", path, "");
         }
     }
 
@@ -133,7 +196,7 @@ class TransferHttpTest extends ApplicationTest {
     private ObjectNode export() {
         String id = http().newSlate("Window shelf");
         http().edit(id, "setup/borderMm", 9);
-        http().edit(id, "local/areas", java.util.List.of());
+        http().edit(id, "local/areas", List.of());
         return (ObjectNode) http().get("/api/slates/" + id + "/export").json();
     }
 }
