@@ -11,6 +11,7 @@ import {
   api,
   toProblem,
   unwrap,
+  isOfOneLight,
 } from "../../shared/api/client";
 import { useSlateChange } from "../../shared/api/slate";
 import { useKeys } from "../../shared/keys/keys";
@@ -64,7 +65,7 @@ interface Answer {
 export function ColourPage() {
   const context = useSlateContext();
   const [search] = useSearchParams();
-  const hung = context.slate.sheets.filter((s) => s.state === "HUNG" && isOfOnePack(s));
+  const hung = context.slate.sheets.filter((s) => s.state === "HUNG" && isOfOneLight(s));
   const sheet = hung.find((s) => s.id === search.get("sheet")) ?? hung.at(-1);
   return sheet ? (
     <Judging key={sheet.id} {...context} sheet={sheet} hung={hung} />
@@ -91,11 +92,6 @@ function NothingYet(props: { slate: SlateView }) {
       </aside>
     </>
   );
-}
-
-/** Pieces of different packs are compared at Test; a cast is judged on what has one. */
-function isOfOnePack(sheet: SheetView): boolean {
-  return sheet.patches.length === 0 || new Set(sheet.script.map((s) => s.light.notation)).size === 1;
 }
 
 function Judging({ slate, sheet, hung }: SlateContext & { sheet: SheetView; hung: readonly SheetView[] }) {

@@ -1,9 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
 import type { SlateView } from "../../shared/api/client";
-import { seconds } from "../../shared/units/format";
-
-/** More patches than this are too narrow for their seconds; the table beside has them. */
-const MOST_WITH_SECONDS = 8;
+import { PatchSpans } from "./PatchSpans";
 
 /** The strip on the picture: where each patch falls, with its seconds. It can be dragged or moved by arrow keys. */
 export function StripOverlay(props: {
@@ -80,23 +77,7 @@ export function StripOverlay(props: {
         {props.picture !== undefined && dragged === undefined && (
           <img className="as-it-will" src={props.picture} alt="" draggable={false} />
         )}
-        {strip.patches.map((p) => (
-          <span
-            key={p.number}
-            className="strip-patch"
-            style={{
-              left: percent(p.place.left),
-              top: percent(p.place.top),
-              width: percent(p.place.width),
-              height: percent(p.place.height),
-            }}
-          >
-            <b>{p.number}</b>
-            {strip.patches.length <= MOST_WITH_SECONDS && (
-              <span className="patch-seconds">{p.name === "" ? `${seconds(p.totalSeconds)} s` : p.name}</span>
-            )}
-          </span>
-        ))}
+        <PatchSpans patches={strip.patches} />
       </div>
     </div>
   );

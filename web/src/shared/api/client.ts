@@ -102,6 +102,11 @@ export function toProblem(error: unknown): Problem {
   );
 }
 
+/** Whether all patches of a test got one light, or it is no test: pieces of different packs are compared at Test and nowhere else. */
+export function isOfOneLight(sheet: SheetView): boolean {
+  return sheet.patches.length === 0 || new Set(sheet.script.map((s) => s.light.notation)).size === 1;
+}
+
 /** The picture of a sheet, if it has one. */
 export function sheetPicture(sheet: { pictureId?: string }): string | undefined {
   return sheet.pictureId === undefined ? undefined : picture(sheet.pictureId);

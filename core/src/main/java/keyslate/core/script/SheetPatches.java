@@ -53,7 +53,7 @@ public record SheetPatches(List<Patch> patches) {
     }
 
     /** What is known of the light of a step. */
-    public interface Given {
+    public interface StepLight {
         /** Seconds of full light that a step really gave. */
         double received(ExposureStep step);
 
@@ -64,7 +64,7 @@ public record SheetPatches(List<Patch> patches) {
     /** Steps as they are planned, all through the standing opening. */
     public static SheetPatches of(
             List<ExposureStep> steps, LampLag lag, ToDoubleFunction<ExposureStep> receivedSeconds) {
-        return of(steps, lag, new Given() {
+        return of(steps, lag, new StepLight() {
             @Override
             public double received(ExposureStep step) {
                 return receivedSeconds.applyAsDouble(step);
@@ -78,7 +78,7 @@ public record SheetPatches(List<Patch> patches) {
     }
 
     /** The patches of all pieces. */
-    public static SheetPatches of(List<ExposureStep> steps, LampLag lag, Given given) {
+    public static SheetPatches of(List<ExposureStep> steps, LampLag lag, StepLight given) {
         Map<Integer, List<Light>> pieces = new LinkedHashMap<>();
         for (ExposureStep step : steps) {
             double factor = given.openingFactor(step);

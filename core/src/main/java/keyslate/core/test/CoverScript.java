@@ -7,7 +7,6 @@ import keyslate.core.exposure.CoverStrip;
 import keyslate.core.exposure.LampLag;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
-import keyslate.core.quantity.QuantityException;
 import keyslate.core.quantity.Stops;
 import keyslate.core.script.Cue;
 import keyslate.core.script.ExposureStep;
@@ -152,10 +151,5 @@ final class CoverScript {
         ExposureTime received(int patch) {
             return ExposureTime.ofSeconds(each * counts.get(patch));
         }
-    }
-
-    /** The same message wherever one setting has to do. */
-    static QuantityException settingInTheDark(String wayOut) {
-        return Check.infeasible("steps", "this would need a setting in the dark; " + wayOut);
     }
 }

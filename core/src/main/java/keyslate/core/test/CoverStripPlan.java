@@ -36,11 +36,6 @@ public record CoverStripPlan(
     }
 
     @Override
-    public int pieces() {
-        return 1;
-    }
-
-    @Override
     public CoverStripPlan followingBase() {
         return of(series.followingBase(), patch);
     }

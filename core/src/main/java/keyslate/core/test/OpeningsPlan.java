@@ -5,7 +5,6 @@ import keyslate.core.exposure.TestSeries;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Length;
-import keyslate.core.quantity.Stops;
 import keyslate.core.script.StripDirection;
 
 /**
@@ -52,17 +51,7 @@ public record OpeningsPlan(
     }
 
     @Override
-    public int pieces() {
-        return 1;
-    }
-
-    @Override
     public OpeningsPlan followingBase() {
         return new OpeningsPlan(Optional.empty(), first, clicks, count, direction, patch, breadth, place);
-    }
-
-    @Override
-    public Optional<Stops> step() {
-        return Optional.empty();
     }
 }

@@ -23,6 +23,7 @@ final class OpeningsScript {
         ExposureTime received = rig.received(set.time());
         List<ExposureStep> steps = new ArrayList<>();
         List<TestScript.Patch> patches = new ArrayList<>();
+        double stands = rig.opening().engraved();
         for (ApertureMark mark : marks) {
             int number = steps.size() + 1;
             steps.add(new ExposureStep(
@@ -34,7 +35,10 @@ final class OpeningsScript {
                     1,
                     List.of(Phase.uncovering(
                             set.time().inSeconds(), plan.direction().patch(number, plan.count()))),
-                    number == 1 ? List.of(Cue.ONE_PATCH_FREE) : List.of(Cue.CHANGE_OPENING, Cue.ONE_PATCH_FREE)));
+                    stands == mark.engraved()
+                            ? List.of(Cue.ONE_PATCH_FREE)
+                            : List.of(Cue.CHANGE_OPENING, Cue.ONE_PATCH_FREE)));
+            stands = mark.engraved();
             Stops more = rig.more(mark);
             patches.add(new TestScript.Patch(
                     received.plus(more),

@@ -18,13 +18,17 @@ public sealed interface TestPlan permits TestPlan.OfSeries, OpeningsPlan, WedgeP
     ExposureTime middle(ExposureTime base);
 
     /** How many pieces of picture there are on its paper: one, or one for each patch. */
-    int pieces();
+    default int pieces() {
+        return 1;
+    }
 
     /** The same about whatever base exposure stands. */
     TestPlan followingBase();
 
     /** Its step in stops, where it has one. */
-    Optional<Stops> step();
+    default Optional<Stops> step() {
+        return Optional.empty();
+    }
 
     /** Its step in stops, where that is another one than in the plan before; none where it has none. */
     default Optional<Stops> stepUnlike(TestPlan before) {

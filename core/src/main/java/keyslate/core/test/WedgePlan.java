@@ -65,17 +65,7 @@ public record WedgePlan(WedgeDisc disc, Optional<ExposureTime> given, Length dia
     }
 
     @Override
-    public int pieces() {
-        return 1;
-    }
-
-    @Override
     public WedgePlan followingBase() {
         return new WedgePlan(disc, Optional.empty(), diameter, spot);
-    }
-
-    @Override
-    public Optional<Stops> step() {
-        return Optional.empty();
     }
 }

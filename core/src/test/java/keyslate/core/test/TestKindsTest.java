@@ -106,6 +106,22 @@ class TestKindsTest {
         }
 
         @Test
+        void theFirstOpeningIsSetTooWhenItIsNotTheOneThatStands() {
+            assertThat(openings(Optional.of(16.0), 1, 3)
+                            .script(seconds(20), rig(LampWay.SWITCHED, LAG, 16))
+                            .steps()
+                            .get(0)
+                            .cues())
+                    .containsExactly(Cue.ONE_PATCH_FREE);
+            assertThat(openings(Optional.of(16.0), 1, 3)
+                            .script(seconds(20), rig(LampWay.SWITCHED, LAG, 8))
+                            .steps()
+                            .get(0)
+                            .cues())
+                    .containsExactly(Cue.CHANGE_OPENING, Cue.ONE_PATCH_FREE);
+        }
+
+        @Test
         void whatTheLensHasNotIsRefusedWithTheWayOut() {
             assertThatThrownBy(() -> openings(Optional.of(8.0), 2, 5).script(seconds(20), rig(LampWay.SWITCHED)))
                     .isInstanceOf(QuantityException.class)
@@ -122,17 +138,18 @@ class TestKindsTest {
         void patchesAreToldApartByTheirOpenings() {
             TestScript script =
                     openings(Optional.of(16.0), 1, 5).script(seconds(20), rig(LampWay.SWITCHED, LampLag.NONE, 16));
-            List<SheetPatches.Patch> patches = SheetPatches.of(script.steps(), LampLag.NONE, new SheetPatches.Given() {
-                        @Override
-                        public double received(ExposureStep step) {
-                            return step.set().inSeconds();
-                        }
+            List<SheetPatches.Patch> patches = SheetPatches.of(
+                            script.steps(), LampLag.NONE, new SheetPatches.StepLight() {
+                                @Override
+                                public double received(ExposureStep step) {
+                                    return step.set().inSeconds();
+                                }
 
-                        @Override
-                        public double openingFactor(ExposureStep step) {
-                            return Math.pow(16 / step.opening(), 2);
-                        }
-                    })
+                                @Override
+                                public double openingFactor(ExposureStep step) {
+                                    return Math.pow(16 / step.opening(), 2);
+                                }
+                            })
                     .patches();
             assertThat(patches).extracting(p -> p.step().opening()).containsExactly(16.0, 13.0, 11.0, 9.5, 8.0);
             assertThat(patches.get(4).receivedSeconds()).isCloseTo(56, within(1e-9));

@@ -5,25 +5,26 @@ import java.util.Optional;
 import keyslate.core.exposure.PatchPick;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
-import keyslate.core.quantity.Stops;
+import keyslate.core.test.GuessPlan;
 import keyslate.server.Show;
 import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.decide.DecisionViews.VerdictView;
 import keyslate.server.rig.LightView;
 import keyslate.server.sheet.Patches.OnPaper;
 import keyslate.server.web.FieldErrors;
+import keyslate.server.web.RefusedException;
 
 /** Pieces of different lights, each at the time that keeps the print as dark: one of them is right, or what lies between two. */
 final class ByPieces {
-    /** Time and light of one piece beside another are as sure as the light's factor. */
-    private static final Stops LIMIT = Stops.ofFraction(1, 6);
-
     private ByPieces() {}
 
     /** The verdict; none where the patches do not differ in light. */
     static Optional<VerdictView> verdict(Hung sheet, Marks marks) {
         if (!sheet.sheet().patches().orElseThrow().differInLight()) {
             return Optional.empty();
+        }
+        if (marks.beyond() != null) {
+            throw RefusedException.of("/marks/beyond", "E_SHAPE", "Of pieces of different lights say which is right.");
         }
         List<OnPaper> pieces = sheet.sheet().patches().orElseThrow().all();
         FieldErrors errors = new FieldErrors();
@@ -52,12 +53,14 @@ final class ByPieces {
                         + high.patch().number();
         return Optional.of(new VerdictView(
                 "Set " + light.notation() + ", " + Show.seconds(time.inSeconds()) + ".",
-                which + ", you said. Each got the time that keeps the print as dark.",
+                which
+                        + ", you said. Each got the time that keeps the print as dark; as one sheet alone it is judged to ± "
+                        + Show.stopsApart(GuessPlan.JUDGED_TO) + ".",
                 List.of(said(low), pick.weight() == 0 ? "As it was made." : said(high)),
                 LightView.of(light),
                 time.inSeconds(),
                 sheet.carried(sheet.before().base()).inSeconds(),
-                LIMIT.inStops(),
+                GuessPlan.JUDGED_TO.inStops(),
                 null));
     }
 

@@ -12,6 +12,7 @@ import keyslate.core.quantity.Stops;
 import keyslate.core.reading.PackedLights;
 import keyslate.core.reading.SlateEvidence;
 import keyslate.core.reading.SlateEvidence.Tone;
+import keyslate.core.test.GuessPlan;
 import keyslate.server.Show;
 import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.decide.DecisionViews.VerdictView;
@@ -70,7 +71,7 @@ class ColourAdviser implements Adviser {
 
     @Override
     public VerdictView reading(Hung strip, Marks marks) {
-        Optional<VerdictView> other = Beyond.verdict(strip, marks).or(() -> ByPieces.verdict(strip, marks));
+        Optional<VerdictView> other = ByPieces.verdict(strip, marks).or(() -> Beyond.verdict(strip, marks));
         if (other.isPresent()) {
             return other.get();
         }
@@ -81,7 +82,7 @@ class ColourAdviser implements Adviser {
         Readings.said(rests, "Right density at ", marks.rightAt(), totals);
         if (marks.moreStops() != null) {
             rests.add(strip.view().label() + " needs " + Show.stops(Stops.of(marks.moreStops()))
-                    + ", your judgement of a whole sheet, ± ½ stop.");
+                    + ", your judgement of a whole sheet, ± " + Show.stopsApart(GuessPlan.JUDGED_TO) + ".");
         }
         rests.addAll(Readings.tones(strip));
         ExposureTime own = evidence.own(Tone.MIDDLE).orElseThrow().time();
@@ -97,6 +98,7 @@ class ColourAdviser implements Adviser {
                     + Show.seconds(read.time().inSeconds()) + ".");
         }
         rests.addAll(evidence.saysOf(Tone.MIDDLE));
+        rests.add(Readings.together(read));
         return new VerdictView(
                 "Set " + Show.seconds(read.time().inSeconds()) + " at "
                         + strip.now().light().notation() + ".",

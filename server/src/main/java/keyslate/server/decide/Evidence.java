@@ -2,7 +2,6 @@ package keyslate.server.decide;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import keyslate.core.exposure.PatchPick;
 import keyslate.core.light.Light;
@@ -10,11 +9,11 @@ import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Stops;
 import keyslate.core.reading.SlateEvidence.Mark;
 import keyslate.core.reading.SlateEvidence.Tone;
-import keyslate.core.rescale.Known;
 import keyslate.core.script.SheetPatches;
+import keyslate.core.test.GuessPlan;
 import keyslate.server.Show;
 import keyslate.server.decide.DecisionViews.Marks;
-import keyslate.server.rig.Rig;
+import keyslate.server.rig.WayBetween;
 import keyslate.server.sheet.Patches.OnPaper;
 import keyslate.server.sheet.SheetAssembler.OnCord;
 import keyslate.store.json.Seen;
@@ -29,12 +28,6 @@ import org.jspecify.annotations.Nullable;
  * @param others marks of the other sheets, with what is said of each
  */
 record Evidence(List<Mark> own, List<Other> others) {
-    /** A whole sheet is judged to half a stop. */
-    private static final Stops OF_A_SHEET = Stops.ofFraction(1, 2);
-
-    private static final double SIZE_STOPS = 1.0 / 6;
-    private static final double SAME_SIZE = 0.005;
-
     /** A mark of another sheet. */
     record Other(String label, Mark mark) {}
 
@@ -82,7 +75,7 @@ record Evidence(List<Mark> own, List<Other> others) {
                     && on.view().isHung()
                     && on.view().doubt() == null
                     && !on.view().id().equals(strip.id())
-                    && on.rig().paper().id().equals(strip.before().paper().id());
+                    && isComparable(new WayBetween(on.rig(), strip.before()));
             if (counts) {
                 on.exposed().decisions().stream()
                         .filter(d -> Decision.READING.equals(d.kind()))
@@ -94,6 +87,13 @@ record Evidence(List<Mark> own, List<Other> others) {
             }
         }
         return new Evidence(marks(strip, Looked.of(marks), whole, blacks), others);
+    }
+
+    /** The same paper under the same lamp, both enlarged or both in contact: else nothing tells how far one stands for the other. */
+    private static boolean isComparable(WayBetween way) {
+        return way.isSamePaper()
+                && way.isSameEnlarger()
+                && way.before().inContact() == way.now().inContact();
     }
 
     List<Mark> all() {
@@ -129,7 +129,7 @@ record Evidence(List<Mark> own, List<Other> others) {
                     whole,
                     only.patch().step().light(),
                     time,
-                    OF_A_SHEET,
+                    GuessPlan.JUDGED_TO,
                     lagShare(sheet, only.patch())));
         }
         add(marks, sheet, looked, Tone.WHITES, looked.whites());
@@ -164,23 +164,17 @@ record Evidence(List<Mark> own, List<Other> others) {
         return lampSeconds > 0 ? patch.lampOns() / lampSeconds : 0;
     }
 
+    /** What the way from the sheet's set-up to the one that stands leaves open, stops. */
+    private static double carried(Hung sheet) {
+        WayBetween way = new WayBetween(sheet.before(), sheet.now());
+        return Math.hypot(way.size().limit().inStops(), way.opening().limit().inStops());
+    }
+
     private static Mark mark(
             Hung sheet, Looked looked, Tone tone, Light light, ExposureTime time, Stops limit, double lagShare) {
         DriesDown dries =
                 new DriesDown(looked.dry() ? Optional.empty() : sheet.now().dryDown());
-        Stops open = Stops.of(Math.hypot(dries.with(limit).inStops(), carryLimit(sheet)));
+        Stops open = Stops.of(Math.hypot(dries.with(limit).inStops(), carried(sheet)));
         return new Mark(tone, light, dries.allowed(sheet.carried(time)), open, lagShare);
-    }
-
-    /** What the way from the sheet's set-up to the one that stands leaves open. */
-    private static double carryLimit(Hung sheet) {
-        Rig before = sheet.before();
-        Rig now = sheet.now();
-        boolean sized = Math.abs(before.projection().spread() / now.projection().spread() - 1) > SAME_SIZE;
-        boolean opened = !Objects.equals(before.aperture(), now.aperture());
-        Known off = now.openingOffset();
-        return Math.hypot(
-                sized ? SIZE_STOPS : 0,
-                opened ? Math.hypot(before.openingOffset().limit(), off.limit()) : 0);
     }
 }

@@ -19,6 +19,7 @@ import keyslate.core.reading.NextRecipe;
 import keyslate.core.reading.SlateEvidence;
 import keyslate.core.reading.SlateEvidence.Mark;
 import keyslate.core.reading.SlateEvidence.Tone;
+import keyslate.core.test.GuessPlan;
 import keyslate.server.Show;
 import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.decide.DecisionViews.VerdictView;
@@ -128,7 +129,7 @@ class MonoAdviser implements Adviser {
 
     @Override
     public VerdictView reading(Hung strip, Marks marks) {
-        Optional<VerdictView> other = Beyond.verdict(strip, marks).or(() -> ByPieces.verdict(strip, marks));
+        Optional<VerdictView> other = ByPieces.verdict(strip, marks).or(() -> Beyond.verdict(strip, marks));
         if (other.isPresent()) {
             return other.get();
         }
@@ -160,7 +161,7 @@ class MonoAdviser implements Adviser {
         Readings.said(rests, "The middle is right at ", marks.rightAt(), totals);
         if (marks.moreStops() != null) {
             rests.add(strip.view().label() + " needs " + Show.stops(Stops.of(marks.moreStops()))
-                    + ", your judgement of a whole sheet, ± ½ stop.");
+                    + ", your judgement of a whole sheet, ± " + Show.stopsApart(GuessPlan.JUDGED_TO) + ".");
         }
         rests.addAll(Readings.tones(strip));
         ExposureTime own = marks.whitesAt() != null
@@ -174,6 +175,7 @@ class MonoAdviser implements Adviser {
         }
         DriesDown.of(strip, marks).say(carried).ifPresent(rests::add);
         rests.addAll(read.evidence().saysOf(read.anchor()));
+        rests.add(Readings.together(read.time()));
         if (read.outcome().isPresent()) {
             read.evidence().saysOf(Tone.BLACKS).forEach(line -> rests.add("Black: " + line));
         }

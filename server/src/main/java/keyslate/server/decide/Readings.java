@@ -7,6 +7,7 @@ import keyslate.core.exposure.PatchPick;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Stops;
+import keyslate.core.reading.SlateEvidence;
 import keyslate.core.tone.NamedTone;
 import keyslate.server.Show;
 import keyslate.server.decide.DecisionViews.CheckView;
@@ -75,6 +76,11 @@ final class Readings {
             return null;
         }
         return Texts.checked(errors, pointer, text, 0, LONGEST_WORDS);
+    }
+
+    /** What is left open when everything is counted. */
+    static String together(SlateEvidence.Estimate read) {
+        return "In all ± " + Show.stopsApart(read.limit()) + " (95 %): marks, way, light and lag together (REA-16).";
     }
 
     /** A mark in words. */

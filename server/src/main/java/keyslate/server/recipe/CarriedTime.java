@@ -11,6 +11,7 @@ import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterShift;
 import keyslate.core.quantity.Stops;
+import keyslate.core.reading.PackedLights;
 import keyslate.core.rescale.ExposureChain;
 import keyslate.core.rescale.Known;
 import keyslate.core.rescale.Link;
@@ -19,6 +20,7 @@ import keyslate.server.Show;
 import keyslate.server.recipe.StartingTime.Proposal;
 import keyslate.server.rig.LightView;
 import keyslate.server.rig.Rig;
+import keyslate.server.rig.WayBetween;
 import keyslate.store.negative.Frame;
 import keyslate.store.negative.Need;
 import keyslate.store.slate.Recipe;
@@ -28,23 +30,14 @@ import keyslate.store.slate.Recipe;
  * light. Limits add in squares (FLM-05).
  */
 final class CarriedTime {
-    /** Between a contact and an enlargement, where lens and heights all differ. */
-    private static final Stops BY_CONTACT = Stops.ofFraction(1, 6);
-    /** How surely a height above the paper is read. */
-    private static final double DISTANCE_MM = 3;
-
     private static final Stops BY_GRADE = Stops.ofFraction(1, 6);
     private static final Stops BY_BATCH = Stops.ofFraction(1, 3);
     /** A lamp that was never compared. */
     private static final Stops BY_LAMP = Stops.of(1);
-    /** Limit of a pack's time factor for each point that changes: 0.1 stop for 20. */
-    private static final double BY_POINT = 0.1 / 20;
-
     /** A densitometer and two readings. */
     private static final Stops BY_READINGS = Stops.ofFraction(1, 6);
 
     private static final double SHORTEST_SECONDS = 0.05;
-    private static final double SAME_FACTOR = 0.005;
     /** The change of size that the craft allows for without a check. */
     private static final Stops LEAST_CHECK_STEP = Stops.ofFraction(1, 6);
 
@@ -54,6 +47,7 @@ final class CarriedTime {
     private final Rig before;
     private final ExposureTime received;
     private final Rig now;
+    private final WayBetween way;
     private final int sheetNumber;
     private final List<String> ofNegative = new ArrayList<>();
     private Optional<MeterReadings> meter = Optional.empty();
@@ -74,6 +68,7 @@ final class CarriedTime {
         this.received = ExposureTime.ofSeconds(
                 Math.max(SHORTEST_SECONDS, set - before.lag().inSeconds()));
         this.now = now;
+        this.way = new WayBetween(before, now);
         this.sheetNumber = sheetNumber;
         this.right = before.light();
     }
@@ -162,7 +157,7 @@ final class CarriedTime {
         ExposureChain factors = new ExposureChain(links);
         ExposureTime through = factors.apply(received, now.reciprocity());
         sayReciprocity(lines, received.plus(factors.more()), through);
-        links.add(Links.lag(received, before.knownLag(), through, now.knownLag(), isSameEnlarger()));
+        links.add(Links.lag(received, before.knownLag(), through, now.knownLag(), way.isSameEnlarger()));
         ExposureChain chain = new ExposureChain(links);
         Stops open = chain.limit();
         lines.add("= " + Show.seconds(through.inSeconds()) + ", " + Show.stops(through.stopsFrom(received))
@@ -170,10 +165,10 @@ final class CarriedTime {
                 + Show.stopsApart(open) + ": "
                 + Show.seconds(through.plus(open.negated()).inSeconds()) + " to "
                 + Show.seconds(through.plus(open).inSeconds()));
-        if (!isSamePaper()) {
+        if (!way.isSamePaper()) {
             lines.add("Another paper or batch: make a strip of three patches first.");
         } else if (now.subject().isProof()) {
-            lines.add(isMoved() ? "Approximate: the head stood elsewhere." : mark());
+            lines.add(way.isMoved() ? "Approximate: the head stood elsewhere." : mark());
         }
         Optional<Stops> step = checkStep(chain);
         step.ifPresent(s -> lines.add(checkWords(s, through, chain.isWorthACheck(false))));
@@ -192,7 +187,7 @@ final class CarriedTime {
 
     /** How far apart three patches would be that check it: offered where it is worth its paper, and to who likes to see another size before a whole sheet. */
     private Optional<Stops> checkStep(ExposureChain chain) {
-        if (!chain.isWorthACheck(false) && (!isMoved() || now.subject().isProof())) {
+        if (!chain.isWorthACheck(false) && (!way.isMoved() || now.subject().isProof())) {
             return Optional.empty();
         }
         Stops open = chain.limit().toNearestTwelfth();
@@ -226,52 +221,14 @@ final class CarriedTime {
         }
     }
 
-    private boolean isSameEnlarger() {
-        return before.enlarger().id().equals(now.enlarger().id());
-    }
-
-    private boolean isSamePaper() {
-        return before.paper().id().equals(now.paper().id());
-    }
-
-    private boolean isSameLens() {
-        return before.lens().id().equals(now.lens().id());
-    }
-
-    private boolean isMoved() {
-        return Math.abs(before.projection().timeFactor(now.projection()) - 1) > SAME_FACTOR;
-    }
-
     private Told size() {
-        Stops stops = before.projection().stopsMoreTime(now.projection());
-        Link link = new Link(Link.Cause.SIZE, stops, sizeLimit());
-        return new Told(link, isMoved() ? Optional.of(sizeLine(stops.toFactor())) : Optional.empty());
-    }
-
-    private Stops sizeLimit() {
-        if (before.inContact() && now.inContact()) {
-            double off = 2 * Math.log(1 + DISTANCE_MM / now.lightToPaper().inMm()) / Math.log(2);
-            return isMoved() ? Stops.of(off * Math.sqrt(2)) : Stops.ZERO;
-        }
-        if (before.inContact() || now.inContact()) {
-            return BY_CONTACT;
-        }
-        Known pupil = before.inversePupil();
-        return (isSameLens()
-                        ? Links.size(before.magnification(), 0, now.magnification(), 0, pupil)
-                        : Links.sizeThroughAnother(
-                                before.magnification(), pupil, now.magnification(), 0, now.inversePupil()))
-                .limit();
+        Link link = way.size();
+        return new Told(link, way.isMoved() ? Optional.of(sizeLine(link.more().toFactor())) : Optional.empty());
     }
 
     private Told opening() {
-        if (before.byBareLamp()) {
-            return Told.nothing(Link.Cause.OPENING);
-        }
-        boolean same = isSameLens() && before.mark().equals(now.mark());
-        Link link = Links.opening(
-                before.mark().trueNumber(), before.openingOffset(), now.mark().trueNumber(), now.openingOffset(), same);
-        if (same || Math.abs(link.more().inStops()) < SAME_STOPS) {
+        Link link = way.opening();
+        if (before.byBareLamp() || way.isSameMark() || Math.abs(link.more().inStops()) < SAME_STOPS) {
             return new Told(link, Optional.empty());
         }
         String measured = now.openingOffset().source() == Known.Source.DEFAULT ? "" : ", openings as measured";
@@ -302,22 +259,22 @@ final class CarriedTime {
         for (int dial = 0; dial < from.size(); dial++) {
             points += Math.abs(to.get(dial) - from.get(dial));
         }
-        return Stops.of(BY_POINT * points);
+        return Stops.of(PackedLights.STOPS_A_POINT * points);
     }
 
     private Told batch() {
-        return isSamePaper()
+        return way.isSamePaper()
                 ? Told.nothing(Link.Cause.BATCH)
                 : new Told(new Link(Link.Cause.BATCH, Stops.ZERO, BY_BATCH), Optional.empty());
     }
 
     /** What lamps of other colours are to paper that a meter does not see. */
     private Stops lampByMeter() {
-        return isSameEnlarger() ? Stops.ZERO : Stops.of(Links.LAMPS.limit());
+        return way.isSameEnlarger() ? Stops.ZERO : Stops.of(Links.LAMPS.limit());
     }
 
     private Told lamp() {
-        return isSameEnlarger()
+        return way.isSameEnlarger()
                 ? Told.nothing(Link.Cause.LAMP)
                 : new Told(
                         new Link(Link.Cause.LAMP, Stops.ZERO, BY_LAMP),

@@ -62,12 +62,14 @@ final class SeriesEdit {
                 follows ? Optional.empty() : time("/test/pressSeconds", change.pressSeconds(), now.eachPress()));
     }
 
-    /** A list of one's own begins as the series that stood, to a tenth. */
+    /** A list of one's own begins as the series that stood, to a tenth; exact where tenths are too coarse to rise. */
     private List<ExposureTime> fromStops() {
-        return TestSeries.equalStopsAbout(now.centre().orElse(base), now.step(), now.count()).stream()
+        List<ExposureTime> exact = TestSeries.equalStopsAbout(now.centre().orElse(base), now.step(), now.count());
+        List<ExposureTime> rounded = exact.stream()
                 .map(t -> ExposureTime.ofSeconds(Math.max(TENTH, Math.rint(t.inSeconds() / TENTH) * TENTH)))
                 .distinct()
                 .toList();
+        return rounded.size() == exact.size() ? rounded : exact;
     }
 
     private List<ExposureTime> own() {

@@ -76,7 +76,7 @@ public record Patches(List<OnPaper> all) {
      */
     public static Patches of(List<ExposureStep> steps, Rig rig, List<Part> pieces, Map<Integer, Double> received) {
         PieceLayout layout = layout(rig, pieces.size());
-        SheetPatches found = SheetPatches.of(steps, rig.lag(), new SheetPatches.Given() {
+        SheetPatches found = SheetPatches.of(steps, rig.lag(), new SheetPatches.StepLight() {
             @Override
             public double received(ExposureStep step) {
                 return received.getOrDefault(step.place(), 0.0);

@@ -36,7 +36,8 @@ final class GuessKind extends TestKind<GuessPlan> {
 
     @Override
     String cannotShow(Rig rig, GuessPlan plan) {
-        return "It shows one time: how far off it is the eye must say, to half a stop. A strip costs a fifth of it and tells to a sixth.";
+        return "It shows one time: how far off it is only the eye can say, ± " + Show.stopsApart(GuessPlan.JUDGED_TO)
+                + ". Nothing of it tells the contrast.";
     }
 
     @Override

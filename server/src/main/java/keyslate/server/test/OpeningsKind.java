@@ -6,6 +6,7 @@ import keyslate.core.test.OpeningsPlan;
 import keyslate.core.test.TestScript;
 import keyslate.server.Show;
 import keyslate.server.rig.Rig;
+import keyslate.server.sheet.SheetViews.NextStepView;
 import keyslate.server.sheet.SheetViews.SheetView;
 import keyslate.store.json.StoredTest;
 import org.springframework.stereotype.Component;
@@ -45,7 +46,24 @@ final class OpeningsKind extends TestKind<OpeningsPlan> {
     @Override
     String why(Rig rig, OpeningsPlan plan, TestScript script) {
         return Show.seconds(script.totalSetSeconds())
-                + " under the lamp. One setting of the timer; the lens clicks, and one patch alone is free of the card.";
+                + " under the lamp. One setting of the timer; the lens clicks, and one patch alone is free of the card. Afterwards it goes back to "
+                + Show.aperture(rig.aperture().engraved()) + ".";
+    }
+
+    /** The lens is left where the last patch had it: the next sheet must not be. */
+    @Override
+    public NextStepView next(Rig standing, SheetView last) {
+        NextStepView next = super.next(standing, last);
+        String left = last.patches().get(last.patches().size() - 1).name();
+        String stands = Show.aperture(standing.aperture().engraved());
+        boolean back = left.equals(stands);
+        return back
+                ? next
+                : new NextStepView(
+                        next.station(),
+                        next.headline(),
+                        next.why() + " The lens was left at " + left + ": back to " + stands + ".",
+                        next.action());
     }
 
     @Override

@@ -160,7 +160,7 @@ public final class MonoByTests {
     /** Makes a test and reads it; the plan that follows, or none when it is settled. */
     private Optional<TestPlan> test(TestPlan plan) {
         TestScript script = workable(plan);
-        List<SheetPatches.Patch> patches = SheetPatches.of(script.steps(), lag(), new SheetPatches.Given() {
+        List<SheetPatches.Patch> patches = SheetPatches.of(script.steps(), lag(), new SheetPatches.StepLight() {
                     @Override
                     public double received(ExposureStep step) {
                         return step.receivedSeconds(lag());

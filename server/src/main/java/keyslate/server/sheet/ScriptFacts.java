@@ -1,0 +1,80 @@
+package keyslate.server.sheet;
+
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.Collectors;
+import keyslate.core.script.Cue;
+import keyslate.core.script.ExposureStep;
+import keyslate.core.script.Part;
+import keyslate.core.script.Phase;
+
+/** What the words of a script, read or heard, rest on besides the step that they are about. */
+final class ScriptFacts {
+    /** What a test has for steps. */
+    enum Test {
+        NONE,
+        SAME_SPOT,
+        OPENINGS,
+        PIECES
+    }
+
+    private final StepWords.Around around;
+    private final List<String> keys;
+    /** What the card left free, in the order it was moved. */
+    private final List<Part> covers;
+
+    private final Test test;
+
+    /** For the steps of a whole script; {@code keys} of the areas as they stand on the list. */
+    ScriptFacts(List<ExposureStep> steps, List<String> keys, StepWords.Around around) {
+        this.around = around;
+        this.keys = keys;
+        this.covers = steps.stream()
+                .flatMap(s -> s.phases().stream())
+                .flatMap(p -> p.uncovered().stream())
+                .filter(p -> !p.isEmpty())
+                .distinct()
+                .toList();
+        this.test = test(steps);
+    }
+
+    private static Test test(List<ExposureStep> steps) {
+        Set<Cue> cues = steps.stream().flatMap(s -> s.cues().stream()).collect(Collectors.toSet());
+        if (cues.contains(Cue.TAKE_PIECE)) {
+            return Test.PIECES;
+        }
+        if (cues.contains(Cue.ONE_PATCH_FREE)) {
+            return Test.OPENINGS;
+        }
+        return cues.contains(Cue.MOVE_PAPER) ? Test.SAME_SPOT : Test.NONE;
+    }
+
+    StepWords.Around around() {
+        return around;
+    }
+
+    Test test() {
+        return test;
+    }
+
+    static boolean isPiece(ExposureStep step) {
+        return step.cues().contains(Cue.TAKE_PIECE);
+    }
+
+    /** How often the card was moved before. */
+    int moved(Phase phase) {
+        return phase.uncovered().map(covers::indexOf).orElse(0);
+    }
+
+    /** The number of an area on the list, from 1. */
+    int number(String key) {
+        return keys.indexOf(key) + 1;
+    }
+
+    /** How many clicks an exposure's opening is from the widest mark, as one feels it; none where the ring has no such mark. */
+    OptionalInt clicksFromOpen(ExposureStep step) {
+        int at = around.ring().indexOf(step.opening());
+        return at < 0 ? OptionalInt.empty() : OptionalInt.of(at);
+    }
+}

@@ -1,0 +1,200 @@
+package keyslate.server.test;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import java.util.stream.DoubleStream;
+import java.util.stream.StreamSupport;
+import keyslate.server.Http.Answer;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** Tests with the numbers that a printer would reckon by hand: planned, exposed and read. */
+class TestScenariosHttpTest extends OnATestSlate {
+    /** 6.5 s in thirds, seven patches, no lag; and the gaps of equal seconds. */
+    @Test
+    void anEqualStopStripIsRoundedFirstAndDifferencedAfter() {
+        String slate = slate(frame, grey, 0, Map.of("apertureMark", 8));
+        JsonNode test = plan(slate, Map.of("centreSeconds", 13.0, "stepStops", 1 / 3.0, "patches", 7));
+        assertThat(figures(test.get("patches"), "totalSeconds"))
+                .containsExactly(6.5, 8.2, 10.3, 13.0, 16.4, 20.6, 26.0);
+        assertThat(figures(test.get("patches"), "setSeconds")).containsExactly(6.5, 1.7, 2.1, 2.7, 3.4, 4.2, 5.4);
+        assertThat(test.get("totalSetSeconds").asDouble()).isCloseTo(26, within(1e-9));
+        test.get("patches")
+                .forEach(p -> assertThat(Math.abs(p.get("roundingErrorStops").asDouble()))
+                        .isLessThan(0.01));
+        long moves = StreamSupport.stream(test.get("script").spliterator(), false)
+                .filter(s -> s.get("before").asString().startsWith("Cover"))
+                .count();
+        assertThat(moves).isEqualTo(6);
+        assertThat(test.get("script").get(6).get("said").toString()).contains("cover-patches-one-to", "n6");
+        JsonNode seconds = plan(
+                slate, Map.of("series", "EQUAL_SECONDS", "centreSeconds", 16.25, "stepSeconds", 6.5, "patches", 4));
+        assertThat(figures(seconds.get("patches"), "totalSeconds")).containsExactly(6.5, 13.0, 19.5, 26.0);
+        List<Double> stops = StreamSupport.stream(seconds.get("patches").spliterator(), false)
+                .map(p -> p.get("stopsFromCentre").asDouble())
+                .toList();
+        double[] gaps = {1.00, 0.58, 0.42};
+        for (int i = 0; i < gaps.length; i++) {
+            assertThat(stops.get(i + 1) - stops.get(i)).isCloseTo(gaps[i], within(0.005));
+        }
+    }
+
+    /** Between 14 s and 21 s: 17.1 s, ± 0.29 stop, and a check strip is advised. */
+    @Test
+    void betweenTwoPatchesIsTheGeometricMean() {
+        String slate = slate(frame, grey, 0, Map.of("apertureMark", 8));
+        plan(slate, Map.of("own", List.of(9.0, 14.0, 21.0, 32.0)));
+        JsonNode sheet = expose(slate, "STRIP");
+        JsonNode verdict = proposal(sheet, Map.of("whitesAt", 1.5));
+        assertThat(verdict.get("seconds").asDouble()).isCloseTo(17.1, within(0.05));
+        assertThat(verdict.get("uncertaintyStops").asDouble()).isCloseTo(0.29, within(0.005));
+        assertThat(verdict.get("check").get("stepStops").asDouble()).isLessThanOrEqualTo(1 / 6.0 + 1e-9);
+    }
+
+    /** Bursts of 2.8 s, lag 0.35 s: the fourth patch is 9.8 s received, 10.2 s as one burst; without a lag 11.2 s. */
+    @Test
+    void theLagCountsAtEveryPress() {
+        String slate = slate(frame, grey, 0.35, Map.of("apertureMark", 8));
+        plan(slate, Map.of("presses", List.of(1, 2, 3, 4, 5, 6), "pressSeconds", 2.8));
+        JsonNode sheet = expose(slate, "STRIP");
+        assertThat(sheet.get("patches").get(3).get("givenSeconds").asDouble()).isCloseTo(9.8, within(1e-6));
+        take(slate, sheet, Map.of("whitesAt", 3));
+        JsonNode base = http().slate(slate).get("standing").get("base");
+        assertThat(base.get("seconds").asDouble()).isCloseTo(9.8, within(0.01));
+        assertThat(base.get("setSeconds").asDouble()).isCloseTo(10.2, within(1e-6));
+        String without = slate(frame, grey, 0, Map.of("apertureMark", 8));
+        plan(without, Map.of("presses", List.of(1, 2, 3, 4, 5, 6), "pressSeconds", 2.8));
+        take(without, expose(without, "STRIP"), Map.of("whitesAt", 3));
+        assertThat(http().slate(without)
+                        .get("standing")
+                        .get("base")
+                        .get("setSeconds")
+                        .asDouble())
+                .isCloseTo(11.2, within(1e-6));
+    }
+
+    /** 14 s from f/16 to f/8 in half stops, colour: equivalents at f/16, and the fourth patch at the openings that stand. */
+    @Test
+    void oneTimeThroughOpeningsIsALadder() {
+        String slate = slate(frame("COLOUR"), colour, 0, Map.of("apertureMark", 16));
+        JsonNode test = plan(slate, Map.of("kind", "OPENINGS", "seconds", 14.0, "firstMark", 16.0, "patches", 5));
+        assertThat(figures(test.get("patches"), "totalSeconds")).containsExactly(14.0, 19.8, 28.0, 39.6, 56.0);
+        assertThat(StreamSupport.stream(test.get("patches").spliterator(), false)
+                        .map(p -> p.get("name").asString()))
+                .containsExactly("f/16", "f/13", "f/11", "f/9.5", "f/8");
+        assertThat(StreamSupport.stream(test.get("script").spliterator(), false)
+                        .mapToDouble(s -> s.get("setSeconds").asDouble())
+                        .distinct()
+                        .toArray())
+                .containsExactly(14.0);
+        JsonNode sheet = expose(slate, "OPENINGS");
+        assertThat(sheet.get("label").asString()).isEqualTo("Openings 1");
+        take(slate, sheet, Map.of("rightAt", 3));
+        assertThat(base(slate)).isCloseTo(39.6, within(0.05));
+        http().edit(slate, "setup/apertureMark", 11.0);
+        assertThat(base(slate)).isCloseTo(19.8, within(0.05));
+        http().edit(slate, "setup/apertureMark", 9.5);
+        assertThat(base(slate)).isCloseTo(14.0, within(0.05));
+    }
+
+    private double base(String slate) {
+        return http().slate(slate).get("standing").get("base").get("seconds").asDouble();
+    }
+
+    /** A wedge for 80 s: between the sectors 14 and 20 lies 16.7 s; at f/11 33.5 s; of 52 s it had been 10.9 s. */
+    @Test
+    void aWedgeIsReadAtAnyExposureAndOpening() {
+        String slate = slate(frame, grey, 0, Map.of("apertureMark", 8));
+        List<Double> labels =
+                DoubleStream.of(80, 57, 40, 28, 20, 14, 10, 7, 5).boxed().toList();
+        JsonNode test =
+                plan(slate, Map.of("kind", "WEDGE", "referenceSeconds", 80.0, "labels", labels, "seconds", 80.0));
+        assertThat(test.get("patches").get(4).get("name").asString()).isEqualTo("20, D 0.60");
+        assertThat(test.get("patches").get(3).get("name").asString()).isEqualTo("14, D 0.76");
+        JsonNode sheet = expose(slate, "WEDGE");
+        take(slate, sheet, Map.of("whitesAt", 3.5));
+        assertThat(base(slate)).isCloseTo(16.7, within(0.05));
+        http().edit(slate, "setup/apertureMark", 11.0);
+        assertThat(base(slate)).isCloseTo(33.5, within(0.05));
+        String shorter = slate(frame, grey, 0, Map.of("apertureMark", 8));
+        plan(shorter, Map.of("kind", "WEDGE", "referenceSeconds", 80.0, "labels", labels, "seconds", 52.0));
+        JsonNode other = expose(shorter, "WEDGE");
+        assertThat(proposal(other, Map.of("whitesAt", 3.5)).get("seconds").asDouble())
+                .isCloseTo(10.9, within(0.05));
+        Answer off = http().post(
+                        "/api/sheets/" + other.get("id").asString() + "/readings/proposal", Map.of("whitesAt", 9.5));
+        assertThat(off.pointers()).containsExactly("/marks/whitesAt");
+    }
+
+    /** Five pieces with nips: between the third and the fourth lies 0/56/46, 12.9 s; four nips, maybe five, are two pieces. */
+    @Test
+    void betweenTwoPiecesLiesTheirPackAndTheirTime() {
+        String slate = slate(frame("COLOUR"), colour, 0, Map.of("apertureMark", 8));
+        http().edit(slate, "base/light", "0/53/46");
+        http().edit(slate, "base/seconds", 12.4);
+        JsonNode test = plan(
+                slate,
+                Map.of(
+                        "kind",
+                        "PIECES",
+                        "lights",
+                        List.of("0/41/46", "0/47/46", "0/53/46", "0/59/46", "0/65/46"),
+                        "marks",
+                        "NIPS"));
+        assertThat(test.get("patches").get(2).get("totalSeconds").asDouble()).isCloseTo(12.4, within(0.05));
+        assertThat(test.get("patches").get(3).get("mark").asString()).isEqualTo("4 nips");
+        assertThat(test.get("script").get(1).get("setInLight").asBoolean()).isTrue();
+        String sheetId = begin(slate, "PIECES");
+        JsonNode sheet = exposeWithBox(sheetId);
+        double third = sheet.get("patches").get(2).get("givenSeconds").asDouble();
+        double fourth = sheet.get("patches").get(3).get("givenSeconds").asDouble();
+        JsonNode verdict = proposal(sheet, Map.of("rightAt", 2.5));
+        assertThat(verdict.get("light").get("notation").asString()).isEqualTo("0/56/46");
+        assertThat(verdict.get("seconds").asDouble()).isCloseTo(Math.sqrt(third * fourth), within(1e-6));
+        assertThat(verdict.get("seconds").asDouble()).isCloseTo(12.9, within(0.1));
+        JsonNode candidates = ok(http().post(
+                        "/api/calculations/piece-marks", Map.of("way", "NIPS", "nips", 4, "maybe", 1, "pieces", 5)));
+        assertThat(candidates.get("candidates").toString()).isEqualTo("[4,5]");
+        take(slate, sheet, Map.of("rightAt", 2.5));
+        // What was compared pack by pack needs no further look, and a cast on it would be nobody's.
+        assertThat(http().slate(slate)
+                        .get("standing")
+                        .get("next")
+                        .get("station")
+                        .asString())
+                .isEqualTo("print");
+        assertThat(http().post(
+                                "/api/sheets/" + sheet.get("id").asString() + "/casts/proposal",
+                                Map.of("way", "VIEWING_FILTER", "hue", "G", "points", 10))
+                        .status())
+                .isEqualTo(409);
+        assertThat(http().slate(slate)
+                        .get("standing")
+                        .get("base")
+                        .get("light")
+                        .get("notation")
+                        .asString())
+                .isEqualTo("0/56/46");
+    }
+
+    /** Gives all light of pieces whose dials are set in white light between. */
+    private JsonNode exposeWithBox(String sheetId) {
+        JsonNode run = http().get("/api/sheets/" + sheetId + "/run").json();
+        String path = "/api/sheets/" + sheetId;
+        while (run.hasNonNull("step")) {
+            int step = run.get("step").asInt();
+            if (run.get("script").get(step - 1).get("setInLight").asBoolean()) {
+                http().post(path + "/events", Map.of("kind", "PAPER_BOXED"));
+                http().post(path + "/events", Map.of("kind", "PAPER_TAKEN"));
+            }
+            ok(http().post(path + "/lamp", Map.of("on", true, "step", step)));
+            timer().pass(run.get("nextSetSeconds").asDouble());
+            run = http().get(path + "/run").json();
+        }
+        JsonNode sheets = http().post(path + "/hang", Map.of()).json().get("sheets");
+        return sheets.get(sheets.size() - 1);
+    }
+}
