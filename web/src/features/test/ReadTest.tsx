@@ -23,15 +23,36 @@ import { Mark } from "./Mark";
 import { PatchTable } from "./PatchTable";
 import { PieceFinder } from "./PieceFinder";
 import { LookedAt, OffTheTest, OneSheet, ToneOfMark } from "./ReadFields";
+import { PictureFacts, PictureStage, ReferenceTools } from "./ReadPicture";
 import { TestPicture } from "./TestPicture";
-import { type MarkField, type MarkKind, type Marked, isMarked, markAfter, sameMarks } from "./marks";
+import {
+  type Asked,
+  type Tapped,
+  answering,
+  firstAsked,
+  isMeasured,
+  useMeasured,
+  withoutPlaces,
+} from "./pictured";
+import { type MarkField, type Marked, isMarked, markAfter, sameMarks } from "./marks";
 
 /** Reading a test: the marks it asks for, and the verdict that follows from them and from all readings before. */
 export function ReadTest(props: SlateContext & { strip: SheetView; switcher: ReactNode }) {
   const { slate, strip } = props;
   const navigate = useNavigate();
   const kinds = strip.asks;
-  const before = strip.decisions.filter((d) => d.kind === "READING").at(-1);
+  const readings = strip.decisions.filter((d) => d.kind === "READING");
+  const before = readings.filter((d) => !d.fromPicture).at(-1);
+  const [asked, setAsked] = useState<Asked>();
+  const [taps, setTaps] = useState<Tapped>({ field: kinds[0]?.field ?? "moreStops" });
+  const [takenAs, setTakenAs] = useState<Asked>();
+  const measured = useMeasured(strip, asked);
+  const pictured = asked !== undefined && measured.data ? measured.data : undefined;
+  const canMeasure = strip.pictureId !== undefined && isOfOneLight(strip);
+  const byPicture = (on: boolean) => {
+    if (on && canMeasure) setAsked((now) => now ?? firstAsked(kinds));
+    else setAsked(undefined);
+  };
   const [looking, look] = useLooking();
   const [placed, setPlaced] = useState<Marked>(before ? marksIn(before) : {});
   const [next, setNext] = useState<string>(kinds[0]?.field ?? "");
@@ -42,44 +63,75 @@ export function ReadTest(props: SlateContext & { strip: SheetView; switcher: Rea
     ...(looking.second && { second: true }),
     ...(looking.lamp !== "" && { lamp: looking.lamp }),
   };
-  const proposal = useProposal(strip, kinds, marked, slate.recipeId);
-  const read = useReading(slate.id, strip.id, marked);
+  const shown: Marked = pictured && asked ? withoutPlaces(marked, answering(asked, pictured)) : marked;
+  const isAnswered = asked ? pictured !== undefined && isMeasured(pictured) : isMarked(kinds, marked);
+  const proposal = useProposal(strip, isAnswered, shown, slate.recipeId);
+  const read = useReading(slate.id, strip.id, shown);
   const set = (field: string, at: number) => setPlaced((m) => ({ ...m, [field]: at, beyond: undefined }));
   const wanted = kinds.find((k) => k.field === next);
   const standing = marked[next as MarkField] ?? 0;
   useKeys({
-    ...Object.fromEntries(kinds.map((k) => [k.key, () => setNext(k.field)])),
-    ...(kinds.length > 0 && { a: () => setAlone((now) => !now) }),
+    ...Object.fromEntries(
+      kinds.map((k) => [k.key, () => (asked ? setTaps({ field: k.field }) : setNext(k.field))]),
+    ),
+    ...(kinds.length > 0 && !asked && { a: () => setAlone((now) => !now) }),
+    ...(canMeasure && { i: () => byPicture(asked === undefined) }),
+    ...(asked && { p: () => setTaps("white"), n: () => setTaps("black"), y: () => setTaps("greyCard") }),
   });
   const way = markWay(strip);
+  const last = readings.at(-1);
+  const taken = asked
+    ? last?.fromPicture === true && asked === takenAs
+      ? last.headline
+      : undefined
+    : before && before === last && sameMarks(kinds, marked, marksIn(before))
+      ? before.headline
+      : undefined;
   return (
     <>
       <main className="stage">
         <h1 className="visually-hidden">Test: read {strip.label}</h1>
-        {kinds.length > 0 && (
-          <div className="stage-tools">
+        <div className="stage-tools">
+          {canMeasure && (
+            <>
+              <button type="button" aria-pressed={!asked} onClick={() => byPicture(false)}>
+                By eye
+              </button>
+              <button type="button" aria-pressed={asked !== undefined} onClick={() => byPicture(true)}>
+                From its picture <kbd>I</kbd>
+              </button>
+            </>
+          )}
+          {asked && <ReferenceTools taps={taps} onTaps={setTaps} />}
+          {kinds.length > 0 && !asked && (
             <button type="button" aria-pressed={alone} onClick={() => setAlone((now) => !now)}>
               One patch alone <kbd>A</kbd>
             </button>
-          </div>
+          )}
+        </div>
+        {asked && pictured ? (
+          <PictureStage sheet={strip} view={pictured} asked={asked} taps={taps} onAsk={setAsked} />
+        ) : (
+          <Print source={sheetPicture(strip)} alt={`${strip.label}, as it came out`} aspect={strip.aspect}>
+            <TestPicture
+              sheet={strip}
+              kinds={kinds}
+              marked={marked}
+              alone={alone ? standing : undefined}
+              onMark={(at) => {
+                if (kinds.length === 0) return;
+                set(next, at);
+                setNext(markAfter(kinds, next));
+              }}
+            />
+          </Print>
         )}
-        <Print source={sheetPicture(strip)} alt={`${strip.label}, as it came out`} aspect={strip.aspect}>
-          <TestPicture
-            sheet={strip}
-            kinds={kinds}
-            marked={marked}
-            alone={alone ? standing : undefined}
-            onMark={(at) => {
-              if (kinds.length === 0) return;
-              set(next, at);
-              setNext(markAfter(kinds, next));
-            }}
-          />
-        </Print>
         <p className="stage-note">
           {strip.simulatedPicture && "Simulated paper. "}
           {strip.pictureId === undefined && "Read the paper in your hand. "}
-          {wanted && `Tap ${wanted.asks}, or the line between two. `}
+          {asked
+            ? "Tap where the tone lies, once in each patch that shows it; tap a spot again to take it away. "
+            : wanted && `Tap ${wanted.asks}, or the line between two. `}
           <HandIn slateId={slate.id} sheet={strip} />
         </p>
       </main>
@@ -96,7 +148,20 @@ export function ReadTest(props: SlateContext & { strip: SheetView; switcher: Rea
           }}
         />
         {slate.naming.intent && <p className="intent-line">“{slate.naming.intent}”</p>}
-        {kinds.length > 0 ? (
+        {asked ? (
+          pictured ? (
+            <PictureFacts
+              view={pictured}
+              kinds={kinds}
+              asked={asked}
+              taps={taps}
+              onTaps={setTaps}
+              onAsk={setAsked}
+            />
+          ) : (
+            <p role="status">{measured.error?.message ?? "Measuring …"}</p>
+          )
+        ) : kinds.length > 0 ? (
           <>
             <PatchTable slate={slate} strip={strip} kinds={kinds} marked={marked} />
             {way && <PieceFinder sheet={strip} way={way} />}
@@ -137,10 +202,10 @@ export function ReadTest(props: SlateContext & { strip: SheetView; switcher: Rea
         <Answered
           slate={slate}
           verdict={proposal.data}
-          waiting={!isMarked(kinds, marked)}
+          waiting={!isAnswered}
           kinds={kinds}
           strip={strip}
-          taken={before && sameMarks(kinds, marked, marksIn(before)) ? before.headline : undefined}
+          taken={taken}
           problem={
             proposal.error?.message ?? (read.error?.errors.length === 0 ? read.error.message : undefined)
           }
@@ -149,6 +214,7 @@ export function ReadTest(props: SlateContext & { strip: SheetView; switcher: Rea
           onAnswer={(answer) =>
             read.mutate(answer, {
               onSuccess: () => {
+                setTakenAs(asked);
                 if (answer.answer === "CHECK") void navigate(`/slates/${slate.id}/test?sheet=plan`);
               },
             })
@@ -171,10 +237,10 @@ function marksIn(reading: Schemas["DecisionView"]): Marked {
   return { whitesAt, blacksAt, rightAt, dry, moreStops, beyond, whitesTone, rightTone, blacksTone };
 }
 
-function useProposal(sheet: SheetView, kinds: readonly MarkKind[], marked: Marked, recipeId: string) {
+function useProposal(sheet: SheetView, enabled: boolean, marked: Marked, recipeId: string) {
   return useQuery<VerdictView, ReturnType<typeof toProblem>>({
     queryKey: ["reading", sheet.id, marked, recipeId],
-    enabled: isMarked(kinds, marked),
+    enabled,
     placeholderData: keepPreviousData,
     retry: false,
     queryFn: () =>

@@ -55,6 +55,13 @@ export function handSleeve(rollId: string, file: File): Promise<Schemas["SleeveV
   return send(`/api/rolls/${rollId}/sleeve`, form);
 }
 
+/** Where papers lie in a picture that is about to be handed in. */
+export function papersIn(file: File): Promise<Schemas["PapersView"]> {
+  const form = new FormData();
+  form.set("file", file);
+  return send("/api/pictures/papers", form);
+}
+
 /** Gives a frame another picture. */
 export function scanFrame(frameId: string, file: File, shows: Shows): Promise<FrameDetail> {
   const form = new FormData();

@@ -1,4 +1,4 @@
-import { type KeyboardEvent, type PointerEvent, type ReactNode, useRef, useState } from "react";
+import { type KeyboardEvent, type MouseEvent, type ReactNode, useRef, useState } from "react";
 import { CORNER_NAMES, type Corner } from "./corners";
 
 const STEPS: Record<string, readonly [number, number]> = {
@@ -17,11 +17,13 @@ export function CornerPicture(props: {
   /** More lines on it, in hundredths of its sides. */
   children?: ReactNode;
   onMove: (index: number, to: (now: Corner) => Corner) => void;
+  /** A tap on the picture beside the corners. */
+  onTap?: (at: Corner) => void;
   onBroken: () => void;
 }) {
   const box = useRef<HTMLDivElement>(null);
   const [held, setHeld] = useState<number>();
-  const place = (event: PointerEvent): Corner => {
+  const place = (event: MouseEvent): Corner => {
     const at = box.current?.getBoundingClientRect();
     if (!at) return { x: 0, y: 0 };
     return { x: (event.clientX - at.left) / at.width, y: (event.clientY - at.top) / at.height };
@@ -39,6 +41,10 @@ export function CornerPicture(props: {
       ref={box}
       className="corner-picture"
       data-testid="corners"
+      onClick={(event) => {
+        if (props.onTap && !(event.target instanceof HTMLElement && event.target.closest("button") !== null))
+          props.onTap(place(event));
+      }}
       onPointerMove={(event) => held !== undefined && props.onMove(held, () => place(event))}
       onPointerUp={() => setHeld(undefined)}
       onPointerCancel={() => setHeld(undefined)}

@@ -8,6 +8,8 @@ export function SquareDialog(props: {
   title: string;
   lead: string;
   url: string;
+  /** Where the corners are at first; a little inside the picture when left out. */
+  first?: readonly Corner[] | undefined;
   /** What the corners are those of. */
   of: string;
   takes: string;
@@ -17,7 +19,7 @@ export function SquareDialog(props: {
   onClose: () => void;
   children?: ReactNode;
 }) {
-  const [corners, setCorners] = useState(firstCorners);
+  const [corners, setCorners] = useState<readonly Corner[]>(() => props.first ?? firstCorners());
   const [broken, setBroken] = useState(false);
   return (
     <Modal
@@ -43,7 +45,7 @@ export function SquareDialog(props: {
       <p className="lead">{props.lead}</p>
       {broken ? (
         <p className="field-message" role="alert">
-          This file is no PNG or JPEG picture, or it is damaged. Choose another one.
+          This file is no picture, or it is damaged. Choose another one.
         </p>
       ) : (
         <CornerPicture

@@ -33,3 +33,8 @@ export function turned(corners: readonly Corner[]): Corner[] {
 export function written(corners: readonly Corner[]): string {
   return corners.map((c) => `${c.x.toFixed(5)},${c.y.toFixed(5)}`).join(",");
 }
+
+/** From eight numbers, x and y of each. */
+export function cornersOf(paper: readonly number[]): Corner[] {
+  return [0, 1, 2, 3].map((i) => ({ x: paper[2 * i] ?? 0, y: paper[2 * i + 1] ?? 0 }));
+}

@@ -25,6 +25,7 @@ import keyslate.server.print.RunViews;
 import keyslate.server.recipe.RecipeChange;
 import keyslate.server.recipe.StartingTime;
 import keyslate.server.rig.LightView;
+import keyslate.server.scan.ScanViews;
 import keyslate.server.search.SearchViews;
 import keyslate.server.sheet.Differences;
 import keyslate.server.sheet.SheetViews;
@@ -68,6 +69,7 @@ class ApiDescription {
             GeometryViews.class,
             RollViews.class,
             RunViews.class,
+            ScanViews.class,
             SearchViews.class,
             SheetViews.class,
             ShelfViews.class,

@@ -13,6 +13,9 @@ public interface StandInPaper {
      */
     Look scan(Negative negative, AreaMask.View view, SheetLight light, long box, double developerUsed, long noise);
 
+    /** What the sheet itself looks like, with no scanner before it. */
+    Look seen(Negative negative, AreaMask.View view, SheetLight light, long box, double developerUsed);
+
     /** How much longer the lamp is really dead than is assumed, seconds. */
     double LAG_OFFSET_SECONDS = 0.03;
 }

@@ -1,6 +1,7 @@
 package keyslate.core.darkroom;
 
 import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.local.AreaMask;
 
 /** The simulated papers. */
 public final class StandIns {
@@ -8,24 +9,50 @@ public final class StandIns {
 
     /** Variable-contrast paper. */
     public static StandInPaper mono(VariableContrastPaper paper) {
-        MonoPrint print = new MonoPrint(paper);
-        return (negative, view, light, box, used, noise) -> {
-            PaperTruth truth =
-                    PaperTruth.ofBatch(box, StandInPaper.LAG_OFFSET_SECONDS).inDeveloperUsed(used);
-            Raster sheet = print.print(negative.firstPlane(), view, MonoModel.exposure(light, 0), truth);
-            return Look.grey(sheet.width(), sheet.height(), Scanner.grey(sheet, ScannerLook.USUAL, box ^ noise));
-        };
+        return new Mono(new MonoPrint(paper));
     }
 
     /** Colour paper. */
     public static StandInPaper colour() {
-        ColourPrint print = new ColourPrint();
-        return (negative, view, light, box, used, noise) -> {
-            ColourTruth truth =
-                    ColourTruth.ofBatch(box, StandInPaper.LAG_OFFSET_SECONDS).inDeveloperUsed(used);
-            ColourPrint.Picture sheet =
-                    print.print(((Negative.Colour) negative).density(), view, ColourModel.sheet(light), truth);
+        return new InColour(new ColourPrint());
+    }
+
+    private record Mono(MonoPrint print) implements StandInPaper {
+        private Raster sheet(Negative negative, AreaMask.View view, SheetLight light, long box, double used) {
+            PaperTruth truth = PaperTruth.ofBatch(box, LAG_OFFSET_SECONDS).inDeveloperUsed(used);
+            return print.print(negative.firstPlane(), view, MonoModel.exposure(light, 0), truth);
+        }
+
+        @Override
+        public Look scan(Negative negative, AreaMask.View view, SheetLight light, long box, double used, long noise) {
+            Raster sheet = sheet(negative, view, light, box, used);
+            return Look.grey(sheet.width(), sheet.height(), Scanner.grey(sheet, ScannerLook.USUAL, box ^ noise));
+        }
+
+        @Override
+        public Look seen(Negative negative, AreaMask.View view, SheetLight light, long box, double used) {
+            Raster sheet = sheet(negative, view, light, box, used);
+            return Look.grey(sheet.width(), sheet.height(), ToneEncoding.toGrey(sheet));
+        }
+    }
+
+    private record InColour(ColourPrint print) implements StandInPaper {
+        private ColourPrint.Picture sheet(
+                Negative negative, AreaMask.View view, SheetLight light, long box, double used) {
+            ColourTruth truth = ColourTruth.ofBatch(box, LAG_OFFSET_SECONDS).inDeveloperUsed(used);
+            return print.print(((Negative.Colour) negative).density(), view, ColourModel.sheet(light), truth);
+        }
+
+        @Override
+        public Look scan(Negative negative, AreaMask.View view, SheetLight light, long box, double used, long noise) {
+            ColourPrint.Picture sheet = sheet(negative, view, light, box, used);
             return Look.ofCodes(sheet.width(), sheet.height(), Scanner.colour(sheet, ScannerLook.USUAL, box ^ noise));
-        };
+        }
+
+        @Override
+        public Look seen(Negative negative, AreaMask.View view, SheetLight light, long box, double used) {
+            ColourPrint.Picture sheet = sheet(negative, view, light, box, used);
+            return Look.ofCodes(sheet.width(), sheet.height(), sheet.rgb());
+        }
     }
 }

@@ -2,6 +2,7 @@ package keyslate.core.medium;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 import java.util.stream.Stream;
 import keyslate.core.colour.ColourBalance;
 import keyslate.core.colour.ColourFilm;
@@ -145,6 +146,12 @@ public final class Colour implements Medium {
     @Override
     public double burnFactor(Light base, ExposureTime time, Stops change, Light burn) {
         return timeFactor(base, burn);
+    }
+
+    /** COL-12, all layers alike: a pack moves the curve and does not bend it. */
+    @Override
+    public DoubleUnaryOperator curve(Light light) {
+        return log -> ColourPaper.amount(log) - ColourPaper.LEAST;
     }
 
     @Override

@@ -2,6 +2,7 @@ package keyslate.core.medium;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 import keyslate.core.colour.Hue;
 import keyslate.core.darkroom.ColourRaster;
 import keyslate.core.darkroom.Look;
@@ -75,6 +76,11 @@ public interface Medium {
      * @param change above 0
      */
     double burnFactor(Light base, ExposureTime time, Stops change, Light burn);
+
+    /**
+     * The net density of a neutral tone over log10 of the light it gets: the paper's curve through a light. Where its zero lies does not matter.
+     */
+    DoubleUnaryOperator curve(Light light);
 
     /** The negative of a scene of linear light, 1 = a white diffuser, as this paper sees it. */
     Negative negative(ColourRaster scene);

@@ -2,6 +2,7 @@ package keyslate.core.medium;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 import java.util.stream.Stream;
 import keyslate.core.colour.Hue;
 import keyslate.core.contrast.GradeFilter;
@@ -128,6 +129,13 @@ public final class Monochrome implements Medium {
                 VariableContrastPaper.SPEED_NET,
                 change,
                 burn.toFilter().grade());
+    }
+
+    /** CON-02 at the ratio of the filter's grade. */
+    @Override
+    public DoubleUnaryOperator curve(Light light) {
+        double ratio = paper.lightThrough(light.toFilter()).ratio();
+        return log -> paper.netDensityAt(log, ratio);
     }
 
     @Override

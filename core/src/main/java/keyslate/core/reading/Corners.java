@@ -1,6 +1,7 @@
 package keyslate.core.reading;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.QuantityException;
@@ -97,6 +98,23 @@ public final class Corners {
         double w = g * u + h * v + 1;
         Place first = places.get(0);
         return new Place((a * u + b * v + first.x) / w, (d * u + e * v + first.y) / w);
+    }
+
+    /** Where on the sheet a place of the picture lies, u and v in fractions of it; none beside it. The inverse of {@link #at}. */
+    public Optional<Place> on(Place picture) {
+        double x0 = places.get(0).x;
+        double y0 = places.get(0).y;
+        double p = a - g * picture.x;
+        double q = b - h * picture.x;
+        double r = d - g * picture.y;
+        double s = e - h * picture.y;
+        double whole = p * s - q * r;
+        if (Math.abs(whole) < PARALLEL) {
+            return Optional.empty();
+        }
+        double u = ((picture.x - x0) * s - q * (picture.y - y0)) / whole;
+        double v = (p * (picture.y - y0) - (picture.x - x0) * r) / whole;
+        return u < 0 || u > 1 || v < 0 || v > 1 ? Optional.empty() : Optional.of(new Place(u, v));
     }
 
     /** The same sheet a quarter turn on: what was its lower left is its upper left. */

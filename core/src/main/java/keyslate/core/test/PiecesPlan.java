@@ -41,6 +41,11 @@ public record PiecesPlan(
     }
 
     @Override
+    public boolean isCutApart() {
+        return true;
+    }
+
+    @Override
     public boolean isOfOneLight() {
         return lights.isEmpty();
     }

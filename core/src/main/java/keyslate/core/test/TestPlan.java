@@ -22,6 +22,11 @@ public sealed interface TestPlan permits TestPlan.OfSeries, OpeningsPlan, WedgeP
         return 1;
     }
 
+    /** Whether its pieces are papers of their own. */
+    default boolean isCutApart() {
+        return false;
+    }
+
     /** The same about whatever base exposure stands. */
     TestPlan followingBase();
 

@@ -15,6 +15,7 @@ import keyslate.core.darkroom.SheetLight;
 import keyslate.core.exposure.PatchPick;
 import keyslate.core.exposure.TestSeries;
 import keyslate.core.light.Light;
+import keyslate.core.picture.ToneTime;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Grade;
 import keyslate.core.quantity.Stops;
@@ -45,6 +46,7 @@ final class ReadingExamples {
                         .time()
                         .inSeconds());
         formulas.put("REA-15", ReadingExamples::window);
+        formulas.put("REA-22", ReadingExamples::toneTime);
         formulas.put(
                 "REA-16",
                 e -> together(mark(e.time("first"), e.stops("surer")), mark(e.time("second"), e.stops("less"))));
@@ -120,6 +122,16 @@ final class ReadingExamples {
         return SlateEvidence.of(List.of(marks), GradedLights.usual(PAPER), 0, light)
                 .time(SlateEvidence.Tone.WHITES, light)
                 .orElseThrow()
+                .time()
+                .inSeconds();
+    }
+
+    private static double toneTime(Example e) {
+        Grade grade = Grade.of(e.at("grade"));
+        return ToneTime.of(
+                        log -> PAPER.netDensityAtGrade(grade, log),
+                        List.of(new ToneTime.Seen(e.time("time"), e.at("seen"), 0)),
+                        e.at("wanted"))
                 .time()
                 .inSeconds();
     }

@@ -71,8 +71,9 @@ class WorkedExamplesTest {
         assertThat(described)
                 .containsExactlyInAnyOrder(
                         "LOC-09", "LOC-10", "LOC-11", "DRK-03", "REA-01", "REA-02", "REA-04", "REA-06", "REA-08",
-                        "REA-09", "REA-10", "REA-11", "DRK-06", "DRK-07", "DRK-08", "DRK-09", "DRK-10", "FLM-06",
-                        "FLM-07", "FLM-08", "CAL-02", "DRK-11", "COL-16", "COL-20", "COL-23", "COL-25", "COL-26");
+                        "REA-09", "REA-10", "REA-11", "REA-18", "REA-19", "REA-20", "REA-21", "REA-23", "DRK-12",
+                        "DRK-06", "DRK-07", "DRK-08", "DRK-09", "DRK-10", "FLM-06", "FLM-07", "FLM-08", "CAL-02",
+                        "DRK-11", "COL-16", "COL-20", "COL-23", "COL-25", "COL-26");
     }
 
     static Stream<Example> examples() {

@@ -9,7 +9,9 @@ import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.decide.DecisionViews.Reading;
 import keyslate.server.decide.DecisionViews.VerdictView;
 import keyslate.server.decide.DecisionViews.Wishes;
+import keyslate.server.scan.ScanViews.PictureView;
 import keyslate.server.slate.SlateViews.SlateView;
+import keyslate.store.json.Pictured;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -30,6 +32,12 @@ class DecisionController {
     @PostMapping("/api/sheets/{id}/readings/proposal")
     VerdictView proposeReading(@PathVariable String id, @RequestBody Marks marks) {
         return decisions.proposeReading(id, marks);
+    }
+
+    /** A picture of a test, measured: patches, densities, and the time of each tone that is asked for; nothing is stored. */
+    @PostMapping("/api/sheets/{id}/readings/picture")
+    PictureView measure(@PathVariable String id, @RequestBody Pictured asked) {
+        return decisions.measure(id, asked);
     }
 
     /** Takes a reading of a strip down, and what was taken of the verdict. */

@@ -31,6 +31,8 @@ import keyslate.server.recipe.RecipeEditor;
 import keyslate.server.rig.LightView;
 import keyslate.server.rig.Rig;
 import keyslate.server.rig.Rigs;
+import keyslate.server.scan.PictureReader;
+import keyslate.server.scan.ScanViews.PictureView;
 import keyslate.server.sheet.SheetAssembler;
 import keyslate.server.sheet.SheetAssembler.OnCord;
 import keyslate.server.slate.SlateService;
@@ -42,6 +44,7 @@ import keyslate.server.web.NotFoundException;
 import keyslate.server.web.RefusedException;
 import keyslate.server.web.Texts;
 import keyslate.store.Database;
+import keyslate.store.json.Pictured;
 import keyslate.store.json.Seen;
 import keyslate.store.slate.Decision;
 import keyslate.store.slate.Recipe;
@@ -65,6 +68,7 @@ public class DecisionService {
     private final Rigs rigs;
     private final RecipeEditor editor;
     private final Map<String, Adviser> advisers;
+    private final PictureReader pictures;
     private final Clock clock;
 
     DecisionService(
@@ -76,7 +80,9 @@ public class DecisionService {
             Rigs rigs,
             RecipeEditor editor,
             List<Adviser> advisers,
+            PictureReader pictures,
             Clock clock) {
+        this.pictures = pictures;
         this.database = database;
         this.sheets = sheets;
         this.recipes = recipes;
@@ -91,7 +97,13 @@ public class DecisionService {
     /** The verdict that these marks lead to; stores nothing. */
     public VerdictView proposeReading(String sheetId, Marks marks) {
         Hung strip = database.inSnapshot(() -> strip(sheetId));
-        return adviser(strip).reading(strip, marks);
+        return adviser(strip).reading(strip, FromPicture.marks(pictures, strip, marks));
+    }
+
+    /** A picture of a test, measured; stores nothing. */
+    public PictureView measure(String sheetId, Pictured asked) {
+        Hung strip = database.inSnapshot(() -> strip(sheetId));
+        return pictures.read(strip.sheet(), asked);
     }
 
     /** The verdict that this look leads to, with the looks before it; stores nothing. */
@@ -110,9 +122,10 @@ public class DecisionService {
     }
 
     public SlateView read(String sheetId, Reading asked) {
-        Marks marks = Readings.checked(required("/marks", asked.marks()));
+        Marks checked = Readings.checked(required("/marks", asked.marks()));
         return decide(sheetId, required("/taking", asked.taking()), () -> {
             Hung strip = strip(sheetId);
+            Marks marks = FromPicture.marks(pictures, strip, checked);
             VerdictView verdict = adviser(strip).reading(strip, marks);
             Optional<CheckStrip> check =
                     asked.taking().answer() == Answer.CHECK ? adviser(strip).check(strip, marks) : Optional.empty();

@@ -3,6 +3,7 @@ package keyslate.server.decide;
 import java.util.List;
 import keyslate.core.colour.Hue;
 import keyslate.server.rig.LightView;
+import keyslate.store.json.Pictured;
 import org.jspecify.annotations.Nullable;
 
 /** Verdicts and what is done with them. Positive stops = more light, a darker print; positive grades = harder. */
@@ -55,6 +56,7 @@ public final class DecisionViews {
      * @param blacksTone the same for the black
      * @param lamp the light it is read by, in the user's words, up to 40 characters
      * @param second whether somebody else looked too and saw it alike
+     * @param pictured read from a picture of the sheet: where to look; the marks of its tones, with times and limits, are measured and not taken from the request
      */
     public record Marks(
             @Nullable Double whitesAt,
@@ -67,15 +69,16 @@ public final class DecisionViews {
             @Nullable String rightTone,
             @Nullable String blacksTone,
             @Nullable String lamp,
-            @Nullable Boolean second) {
+            @Nullable Boolean second,
+            @Nullable Pictured pictured) {
         /** Where the whites hold and the first true black, wet as it comes. */
         public static Marks of(@Nullable Double whites, @Nullable Double blacks) {
-            return new Marks(whites, blacks, null, null, null, null, null, null, null, null, null);
+            return new Marks(whites, blacks, null, null, null, null, null, null, null, null, null, null);
         }
 
         /** Where the density is right, wet as it comes. */
         public static Marks right(double at) {
-            return new Marks(null, null, at, null, null, null, null, null, null, null, null);
+            return new Marks(null, null, at, null, null, null, null, null, null, null, null, null);
         }
     }
 

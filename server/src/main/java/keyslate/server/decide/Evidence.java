@@ -16,13 +16,14 @@ import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.rig.WayBetween;
 import keyslate.server.sheet.Patches.OnPaper;
 import keyslate.server.sheet.SheetAssembler.OnCord;
+import keyslate.store.json.Pictured;
 import keyslate.store.json.Seen;
 import keyslate.store.slate.Decision;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The readings of a slate as marks that can be weighed: the one that is being made, and the last one of every other test on the same paper, carried to what stands
- * now.
+ * The readings of a slate as marks that can be weighed: the one that is being made, and the last one by eye and by picture of every test on the same paper, carried to
+ * what stands now.
  *
  * @param own marks of the sheet that is being read
  * @param others marks of the other sheets, with what is said of each
@@ -37,14 +38,16 @@ record Evidence(List<Mark> own, List<Other> others) {
             @Nullable Double middle,
             @Nullable Double blacks,
             @Nullable Double more,
-            boolean dry) {
+            boolean dry,
+            @Nullable Pictured pictured) {
         static Looked of(Marks marks) {
             return new Looked(
                     marks.whitesAt(),
                     marks.rightAt(),
                     marks.blacksAt(),
                     marks.moreStops(),
-                    Boolean.TRUE.equals(marks.dry()));
+                    Boolean.TRUE.equals(marks.dry()),
+                    marks.pictured());
         }
 
         static Looked of(Seen seen) {
@@ -53,7 +56,8 @@ record Evidence(List<Mark> own, List<Other> others) {
                     seen.rightAt(),
                     seen.blacksAt(),
                     seen.moreStops(),
-                    Boolean.TRUE.equals(seen.dry()));
+                    Boolean.TRUE.equals(seen.dry()),
+                    seen.pictured());
         }
     }
 
@@ -74,19 +78,35 @@ record Evidence(List<Mark> own, List<Other> others) {
             boolean counts = on.patches().isPresent()
                     && on.view().isHung()
                     && on.view().doubt() == null
-                    && !on.view().id().equals(strip.id())
                     && isComparable(new WayBetween(on.rig(), strip.before()));
             if (counts) {
-                on.exposed().decisions().stream()
-                        .filter(d -> Decision.READING.equals(d.kind()))
-                        .map(Decision::seen)
-                        .filter(s -> s.beyond() == null)
-                        .reduce((first, last) -> last)
-                        .ifPresent(seen -> marks(strip.other(on), Looked.of(seen), whole, blacks)
-                                .forEach(m -> others.add(new Other(on.view().label(), m))));
+                boolean own = on.view().id().equals(strip.id());
+                for (boolean byPicture : new boolean[] {false, true}) {
+                    if (!own || byPicture != (marks.pictured() != null)) {
+                        last(on, byPicture)
+                                .ifPresent(seen -> marks(strip.other(on), Looked.of(seen), whole, blacks)
+                                        .forEach(m -> others.add(new Other(label(on, own, byPicture), m))));
+                    }
+                }
             }
         }
         return new Evidence(marks(strip, Looked.of(marks), whole, blacks), others);
+    }
+
+    /** The last reading of a sheet in one of the two ways: by eye, or from its picture. */
+    private static Optional<Seen> last(OnCord on, boolean byPicture) {
+        return on.exposed().decisions().stream()
+                .filter(d -> Decision.READING.equals(d.kind()))
+                .map(Decision::seen)
+                .filter(s -> s.beyond() == null && byPicture == (s.pictured() != null))
+                .reduce((first, last) -> last);
+    }
+
+    private static String label(OnCord on, boolean own, boolean byPicture) {
+        if (own) {
+            return byPicture ? "The picture" : "Your eye";
+        }
+        return on.view().label() + (byPicture ? ", by its picture," : "");
     }
 
     /** The same paper under the same lamp, both enlarged or both in contact: else nothing tells how far one stands for the other. */
@@ -129,18 +149,20 @@ record Evidence(List<Mark> own, List<Other> others) {
                     whole,
                     only.patch().step().light(),
                     time,
-                    GuessPlan.JUDGED_TO,
+                    FromPicture.limit(looked.pictured(), "moreStops")
+                            .map(Stops::of)
+                            .orElse(GuessPlan.JUDGED_TO),
                     lagShare(sheet, only.patch())));
         }
-        add(marks, sheet, looked, Tone.WHITES, looked.whites());
-        add(marks, sheet, looked, Tone.MIDDLE, looked.middle());
+        add(marks, sheet, looked, Tone.WHITES, "whitesAt", looked.whites());
+        add(marks, sheet, looked, Tone.MIDDLE, "rightAt", looked.middle());
         if (blacks) {
-            add(marks, sheet, looked, Tone.BLACKS, looked.blacks());
+            add(marks, sheet, looked, Tone.BLACKS, "blacksAt", looked.blacks());
         }
         return marks;
     }
 
-    private static void add(List<Mark> marks, Hung sheet, Looked looked, Tone tone, @Nullable Double at) {
+    private static void add(List<Mark> marks, Hung sheet, Looked looked, Tone tone, String field, @Nullable Double at) {
         List<OnPaper> patches = sheet.sheet().patches().orElseThrow().all();
         if (at == null
                 || patches.size() < 2
@@ -153,8 +175,8 @@ record Evidence(List<Mark> own, List<Other> others) {
         SheetPatches.Patch high =
                 patches.get(Math.min(patches.size() - 1, pick.index() + 1)).patch();
         double lag = (1 - pick.weight()) * lagShare(sheet, low) + pick.weight() * lagShare(sheet, high);
-        marks.add(
-                mark(sheet, looked, tone, low.step().light(), pick.timeOn(totals), Readings.limit(pick, totals), lag));
+        Stops limit = FromPicture.limit(looked.pictured(), field).map(Stops::of).orElse(Readings.limit(pick, totals));
+        marks.add(mark(sheet, looked, tone, low.step().light(), pick.timeOn(totals), limit, lag));
     }
 
     /** How many times the lag went into a patch, for each second of its lamp. */

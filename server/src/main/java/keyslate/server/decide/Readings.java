@@ -46,7 +46,8 @@ final class Readings {
                 right == null ? null : marks.rightTone(),
                 blacks == null ? null : marks.blacksTone(),
                 marks.lamp(),
-                marks.second());
+                marks.second(),
+                marks.pictured());
     }
 
     /** The marks with their texts as they are kept. */
@@ -68,7 +69,8 @@ final class Readings {
                 right,
                 blacks,
                 lamp,
-                marks.second());
+                marks.second(),
+                marks.pictured());
     }
 
     private static @Nullable String text(FieldErrors errors, String pointer, @Nullable String text) {

@@ -99,7 +99,7 @@ public final class PictureFiles {
     }
 
     /** The light of a picture, upright, decoded with as few pixels as do for a working copy. */
-    static ColourRaster light(Path path) {
+    public static ColourRaster light(Path path) {
         File file = path.toFile();
         ColourRaster light = read(file, reader -> {
             int longer = Math.max(reader.getWidth(0), reader.getHeight(0));
@@ -123,7 +123,7 @@ public final class PictureFiles {
     }
 
     /** The codes of linear light. */
-    static Look look(ColourRaster light) {
+    public static Look look(ColourRaster light) {
         int pixels = light.width() * light.height();
         boolean grey = light.red() == light.green();
         byte[] codes = new byte[grey ? pixels : 3 * pixels];

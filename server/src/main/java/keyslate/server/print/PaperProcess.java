@@ -1,5 +1,6 @@
 package keyslate.server.print;
 
+import java.util.List;
 import java.util.Optional;
 import keyslate.core.darkroom.Look;
 import keyslate.server.rig.Rig;
@@ -14,4 +15,12 @@ public interface PaperProcess {
      * @return empty when nothing scans: in a darkroom of the user's own, and without a negative to expose through
      */
     Optional<Look> process(ExposedSheet sheet, Rig rig);
+
+    /** A piece of paper as it looks in the hand. */
+    record Dry(int piece, Look look) {}
+
+    /** The pieces of a sheet as they look in the hand, for the practice phone; none outside the practice darkroom. */
+    default List<Dry> dry(ExposedSheet sheet, Rig rig) {
+        return List.of();
+    }
 }

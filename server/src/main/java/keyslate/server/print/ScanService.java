@@ -78,7 +78,7 @@ public class ScanService {
                 throw new ConflictException(
                         "too-many", "This sheet has " + MOST_SCANS + " pictures; no more are kept.");
             }
-            String pictureId = pictures.store(described, file, working);
+            String pictureId = pictures.store(described, file, working, corners);
             sheets.add(
                     new Scan(sheetId, now.scans().size() + 1, pictureId, Clocks.now(clock), List.of(), Scan.HANDED_IN));
             slates.touch(sheet.slateId());

@@ -47,21 +47,62 @@ class SimulatedPaperProcess implements PaperProcess {
         });
     }
 
+    @Override
+    public List<Dry> dry(ExposedSheet sheet, Rig rig) {
+        return negatives
+                .negative(rig.subject(), rig.medium().core())
+                .map(negative -> {
+                    StandInEquipment real = SimulatedEquipment.of(rig.enlarger(), rig.lens());
+                    return sheet.pieces().stream()
+                            .map(piece -> new Dry(piece.number(), inTheHand(sheet, piece, rig, negative, real)))
+                            .toList();
+                })
+                .orElse(List.of());
+    }
+
     private Look scan(ExposedSheet sheet, Piece piece, Rig rig, Negative negative, StandInEquipment real) {
+        SheetLight light = light(sheet, piece, rig, real);
+        return rig.medium()
+                .core()
+                .standIn()
+                .scan(
+                        part(negative, piece),
+                        rig.view(piece.view()),
+                        light,
+                        box(rig),
+                        developerUsed(rig),
+                        light.hashCode());
+    }
+
+    private Look inTheHand(ExposedSheet sheet, Piece piece, Rig rig, Negative negative, StandInEquipment real) {
+        return rig.medium()
+                .core()
+                .standIn()
+                .seen(
+                        part(negative, piece),
+                        rig.view(piece.view()),
+                        light(sheet, piece, rig, real),
+                        box(rig),
+                        developerUsed(rig));
+    }
+
+    private static Negative part(Negative negative, Piece piece) {
         Part view = piece.view();
-        Negative part = negative.cropped(view.left(), view.top(), view.width(), view.height());
-        SheetLight light = LightGiven.of(
+        return negative.cropped(view.left(), view.top(), view.width(), view.height());
+    }
+
+    private static SheetLight light(ExposedSheet sheet, Piece piece, Rig rig, StandInEquipment real) {
+        return LightGiven.of(
                         sheet,
                         piece,
                         rig,
                         LampLag.ofSeconds(real.lagSeconds()),
                         opening -> real.logPerSecond(rig.mark(opening), rig.projection()))
                 .lying(real.evenness(rig.crop()));
-        long box = SimulatedEquipment.seed(rig.paper().name() + rig.paper().batch());
-        return rig.medium()
-                .core()
-                .standIn()
-                .scan(part, rig.view(view), light, box, developerUsed(rig), light.hashCode());
+    }
+
+    private static long box(Rig rig) {
+        return SimulatedEquipment.seed(rig.paper().name() + rig.paper().batch());
     }
 
     /** The share of the developer's capacity that is used up; fresh when no bath is on record. */

@@ -43,6 +43,11 @@ public record Patches(List<OnPaper> all) {
      * @param mark how its piece is told from the others, in words; empty on one piece
      */
     public record OnPaper(SheetPatches.Patch patch, Part view, Part inPicture, String name, String mark) {
+        /** The disc over it, where it is a sector of one. */
+        public WedgeDisc disc() {
+            return Patches.disc(patch.step());
+        }
+
         /** Whether a tone of the frame lies in it. */
         public boolean holds(NamedTone tone) {
             if (patch.sector().isEmpty()) {
@@ -50,7 +55,7 @@ public record Patches(List<OnPaper> all) {
             }
             double x = (tone.x() - view.left()) / view.width();
             double y = (tone.y() - view.top()) / view.height();
-            WedgeDisc disc = disc(patch.step());
+            WedgeDisc disc = disc();
             return disc.shareAt(x, y) == disc.share(patch.sector().getAsInt());
         }
     }

@@ -80,7 +80,11 @@ public final class SheetViews {
     /** What happened besides the light. */
     public record EventView(String kind, String happenedAt) {}
 
-    /** A reading, judgement or acceptance on record. */
+    /**
+     * A reading, judgement or acceptance on record.
+     *
+     * @param fromPicture whether a reading was measured in a picture
+     */
     public record DecisionView(
             String kind,
             String madeAt,
@@ -101,6 +105,7 @@ public final class SheetViews {
             @Nullable String blacksTone,
             @Nullable String lamp,
             @Nullable Boolean second,
+            boolean fromPicture,
             String remark,
             String headline,
             String why,
@@ -113,6 +118,7 @@ public final class SheetViews {
      *
      * @param told whether the printer said what the lamp did
      * @param pictureId of the picture that counts; none without one, and {@code simulatedPicture} where it is a stand-in's
+     * @param practice whether the practice darkroom's phone can take a picture of it
      * @param asks the marks that it is read by; none where it is no test, or is one patch
      * @param doubt why it cannot be trusted; none as a rule
      * @param recorded whether what it rested on was frozen with it
@@ -138,6 +144,7 @@ public final class SheetViews {
             boolean recorded,
             @Nullable String pictureId,
             boolean simulatedPicture,
+            boolean practice,
             List<PatchView> patches,
             List<MediumPart.Mark> asks,
             List<StepView> script,
@@ -171,6 +178,7 @@ public final class SheetViews {
                     recorded,
                     pictureId,
                     simulatedPicture,
+                    practice,
                     patches,
                     asks,
                     script,

@@ -164,4 +164,34 @@ class KindsOfTestIT extends JourneyTest {
     private static void assertBlack(Page page) {
         assertThat(Pixels.firstAgainst(page.screenshot(), Pixels::isBlack)).isEmpty();
     }
+
+    /** A picture by the practice phone, handed in with the corners that were found; read from it by taps alone, and taken. */
+    @Test
+    void aStripIsReadFromItsPicture() {
+        Printer printer = printer();
+        Page page = printer.page();
+        String slate = printer.startsSlate("9", "By its picture", "");
+        printer.goesTo("Test");
+        page.keyboard().press("e");
+        printer.givesAllLightAndHangs();
+        printer.presses("Take one with the practice phone");
+        assertThat(page.getByText("The paper was found")).isVisible();
+        printer.presses("Hang this picture");
+        assertThat(page.getByRole(AriaRole.DIALOG)).not().isVisible();
+        page.keyboard().press("i");
+        assertThat(page.getByText("the paper's rim")).isVisible();
+        Locator picture = page.locator(".read-picture");
+        printer.taps(picture, 0.35, 0.5);
+        printer.taps(picture, 0.5, 0.5);
+        assertThat(page.locator(".picture-spots span")).hasCount(2);
+        assertThat(page.getByText("Every patch").or(printer.button("Set grade")))
+                .isVisible();
+        page.waitForResponse(
+                answer -> answer.url().endsWith("/readings"),
+                () -> printer.button("Set grade").or(printer.button("Plan it")).click());
+        String kept = page.request()
+                .get(slate.replaceFirst("/slates/", "/api/slates/"))
+                .text();
+        assertThat(kept).contains("\"fromPicture\":true");
+    }
 }

@@ -57,6 +57,21 @@ class TransferHttpTest extends ApplicationTest {
         }
     }
 
+    private void readFromItsPicture(String slate, String sheet) {
+        byte[] jpeg = http().bytes("/api/sheets/" + sheet + "/practice-photo");
+        http().upload("/api/sheets/" + sheet + "/scans", "phone.jpg", jpeg);
+        Map<String, ?> pictured = Map.of(
+                "tones", List.of(Map.of("field", "rightAt", "spots", List.of(List.of(0.45, 0.5), List.of(0.55, 0.5)))));
+        Answer read = http().post(
+                        "/api/sheets/" + sheet + "/readings",
+                        Map.of(
+                                "marks",
+                                Map.of("pictured", pictured),
+                                "taking",
+                                Map.of("version", http().version(slate), "answer", "PROPOSED")));
+        assertThat(read.status()).as(read.text()).isEqualTo(200);
+    }
+
     /** Every kind of test with its pieces, its disc and its reading; and what cannot be is refused whole. */
     @Test
     void everyKindOfTestComesThroughAnEmptyBenchUnchanged() {
@@ -74,7 +89,9 @@ class TransferHttpTest extends ApplicationTest {
                                 Map.of("moreStops", 0.5, "lamp", "window", "second", true),
                                 "taking",
                                 Map.of("version", http().version(id), "answer", "PROPOSED")));
+        readFromItsPicture(id, sheets.get(0).get("id").asString());
         ObjectNode file = (ObjectNode) http().get(path + "/export").json();
+        assertThat(file.toString()).contains("\"limitStops\"");
         try (Started empty = Started.on(folder, false)) {
             Http there = empty.http();
             ObjectNode odd = file.deepCopy();

@@ -20,6 +20,7 @@ package keyslate.store.json;
  * @param blacksTone the same for the black
  * @param lamp the light it was read by, in the user's words
  * @param second whether somebody else looked too and saw it alike
+ * @param pictured of a reading from a picture: what was measured in it
  */
 public record Seen(
         Double whitesAt,
@@ -38,9 +39,10 @@ public record Seen(
         String rightTone,
         String blacksTone,
         String lamp,
-        Boolean second) {
+        Boolean second,
+        Pictured pictured) {
     public static final Seen NOTHING = new Seen(
-            null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+            null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
 
     public static Seen cast(double magenta, double yellow, String way, double densityStops) {
         return new Seen(
@@ -51,6 +53,7 @@ public record Seen(
                 yellow,
                 way,
                 densityStops,
+                null,
                 null,
                 null,
                 null,
@@ -74,6 +77,7 @@ public record Seen(
                 null,
                 darkerStops,
                 harderGrades,
+                null,
                 null,
                 null,
                 null,

@@ -1,0 +1,459 @@
+package keyslate.core.picture;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import keyslate.core.darkroom.ColourRaster;
+import keyslate.core.quantity.Check;
+import keyslate.core.reading.Corners;
+import keyslate.core.reading.Corners.Place;
+import keyslate.core.reading.PatchTone;
+import keyslate.core.script.Part;
+
+/**
+ * The picture of a test, measured: what is bare paper in it, how even and of what colour its light is, where the patches lie, what spoils it, and the density of
+ * every place.
+ *
+ * <p>REA-21: net density = gradation · −log10 of the light over that of the white at the same place (REA-19), weighed as the eye sees; gradation 1, or what a
+ * grey card or the paper's black tells of the camera.
+ */
+public final class PictureOfTest {
+    /** Net density of an 18 % grey card against a paper white of 0.06. */
+    public static final double GREY_CARD_NET = 0.745 - 0.06;
+
+    /** About what a finger tip covers. */
+    private static final double SPOT = 0.012;
+
+    private static final int SPOT_SIDE = 11;
+    private static final int GRID = 120;
+    private static final double CLIPPED = 0.985;
+    private static final double CLIPPED_SHARE = 0.2;
+    private static final double GLARE_LOG = 0.05;
+    private static final double GLARE_SHARE = 0.004;
+    private static final double DARKEST_WHITE_LOG = -0.95;
+    private static final double MOST_UNEVEN_STOPS = 0.8;
+    private static final double BLUR_OF_PATCH = 0.12;
+    private static final double LEAST_RISE = 0.1;
+    private static final int FARTHEST_EDGE = 80;
+    private static final double[] TENTHS = {0.1, 0.9};
+    private static final double LEAST_GRADATION = 0.7;
+    private static final double MOST_GRADATION = 1.4;
+    private static final double STOP = Math.log10(2);
+
+    /** What spoils a picture. */
+    public enum Fault {
+        /** The edges of the paper are soft against its patches. */
+        BLURRED,
+        /** Something in it is brighter than bare paper. */
+        GLARE,
+        /** The white of the paper has no tone left. */
+        CLIPPED,
+        /** The white of the paper is darker than a middle grey. */
+        TOO_DARK,
+        /** The patches get darker the other way. */
+        WRONG_WAY,
+        /** Fewer lines between patches were seen than half of those planned. */
+        TOO_FEW_PATCHES,
+        /** No rim and no place that is said to be white. */
+        NO_WHITE,
+        /** The light differs by more across it than a surface tells. */
+        UNEVEN,
+        /** Grey card and white do not fit together. */
+        REFERENCES
+    }
+
+    /** What tells what white is. */
+    public enum White {
+        RIM,
+        SAID,
+        GREY_CARD,
+        /** Nothing does: the brightest place is taken for it. */
+        BRIGHTEST
+    }
+
+    /**
+     * Places that the user knows, in fractions of the picture; each may be left out.
+     *
+     * @param black a place as black as this paper gets, {@code blackNet} its net density
+     */
+    public record Known(Optional<Place> white, Optional<Place> black, double blackNet, Optional<Place> greyCard) {
+        public static final Known NOTHING = new Known(Optional.empty(), Optional.empty(), 2, Optional.empty());
+    }
+
+    /**
+     * The test as it was planned.
+     *
+     * @param lines lines between patches in a row, in fractions of the printed part; none where the patches lie otherwise
+     * @param alongWidth whether that row runs across the sheet, else down it
+     * @param darkerAlong whether later patches of the row got more light
+     * @param alike whether all patches show one and the same spot
+     */
+    public record Planned(List<Double> lines, boolean alongWidth, boolean darkerAlong, boolean alike) {
+        public Planned {
+            lines = List.copyOf(lines);
+        }
+
+        /** No patches in a row. */
+        public static final Planned PLAIN = new Planned(List.of(), true, true, false);
+    }
+
+    /** A density with how far it may be off (one standard deviation). */
+    public record Density(double net, double spread) {}
+
+    private final LitPicture picture;
+    private final List<Corners> papers;
+    private final List<Part> printed;
+    private final WhiteOfPaper white;
+    private final White whiteBy;
+    private final double gradation;
+    private final PatchLines lines;
+    private final Set<Fault> faults;
+    private final double unevenStops;
+
+    private PictureOfTest(
+            LitPicture picture,
+            List<Corners> papers,
+            List<Part> printed,
+            WhiteOfPaper white,
+            White whiteBy,
+            double gradation,
+            PatchLines lines,
+            Set<Fault> faults,
+            double unevenStops) {
+        this.picture = picture;
+        this.papers = List.copyOf(papers);
+        this.printed = List.copyOf(printed);
+        this.white = white;
+        this.whiteBy = whiteBy;
+        this.gradation = gradation;
+        this.lines = lines;
+        this.faults = faults;
+        this.unevenStops = unevenStops;
+    }
+
+    /**
+     * Measures a picture.
+     *
+     * @param light linear, upright
+     * @param papers the sheets in it, one or one for each piece
+     */
+    public static PictureOfTest of(ColourRaster light, List<Corners> papers, Planned planned, Known known) {
+        Check.count("papers", papers.size(), 1, 100);
+        LitPicture picture = new LitPicture(light);
+        Set<Fault> faults = EnumSet.noneOf(Fault.class);
+        List<Optional<Rim>> rims = papers.stream().map(p -> Rim.of(picture, p)).toList();
+        List<Place> bare = rims.stream()
+                .flatMap(Optional::stream)
+                .flatMap(r -> r.samples().stream())
+                .toList();
+        List<Part> printed =
+                rims.stream().map(r -> r.map(Rim::printed).orElse(Part.WHOLE)).toList();
+        WhiteOfPaper surface = bare.isEmpty()
+                ? brightest(picture, papers)
+                : WhiteOfPaper.through(picture, bare, WhiteOfPaper.Shape.CURVED);
+        White by = bare.isEmpty() ? White.BRIGHTEST : White.RIM;
+        if (bare.isEmpty() && known.white().isPresent()) {
+            surface = levelled(picture, surface, known.white().get(), 0);
+            by = White.SAID;
+        } else if (bare.isEmpty() && known.greyCard().isPresent()) {
+            surface = levelled(picture, surface, known.greyCard().get(), GREY_CARD_NET);
+            by = White.GREY_CARD;
+        }
+        if (by == White.BRIGHTEST) {
+            faults.add(Fault.NO_WHITE);
+        }
+        double gradation = gradation(picture, surface, by, known, faults);
+        PatchLines found = lines(picture, papers.get(0), printed.get(0), surface, planned, faults);
+        exposure(picture, papers, bare, surface, faults);
+        double uneven = uneven(papers, surface);
+        if (uneven > MOST_UNEVEN_STOPS || surface.kept() < 0.6) {
+            faults.add(Fault.UNEVEN);
+        }
+        if (isBlurred(picture, papers.get(0), printed.get(0), surface, planned)) {
+            faults.add(Fault.BLURRED);
+            // A rim that runs into what lies beside it is no white to measure glare by.
+            faults.remove(Fault.GLARE);
+        }
+        return new PictureOfTest(picture, papers, printed, surface, by, gradation, found, faults, uneven);
+    }
+
+    /** The brightest twentieth of the sheets, each channel alike; no more than a guess. */
+    private static WhiteOfPaper brightest(LitPicture picture, List<Corners> papers) {
+        List<Place> places = new ArrayList<>();
+        for (Corners paper : papers) {
+            for (int i = 0; i < GRID * GRID; i++) {
+                places.add(paper.at((i % GRID + 0.5) / GRID, (i / GRID + 0.5) / GRID));
+            }
+        }
+        List<Place> brightest = places.stream()
+                .sorted((a, b) -> Double.compare(picture.log(b), picture.log(a)))
+                .limit(Math.max(10, places.size() / 50))
+                .toList();
+        return WhiteOfPaper.through(picture, brightest, WhiteOfPaper.Shape.CONSTANT);
+    }
+
+    /** The surface moved so that a place has a net density. */
+    private static WhiteOfPaper levelled(LitPicture picture, WhiteOfPaper surface, Place at, double net) {
+        double[] raise = new double[LitPicture.CHANNELS];
+        for (int c = 0; c < raise.length; c++) {
+            int channel = c;
+            raise[c] = around(at, p -> picture.log(channel, p)).mean() + net - surface.log(c, at);
+        }
+        return surface.raised(raise);
+    }
+
+    private static double gradation(LitPicture picture, WhiteOfPaper white, White by, Known known, Set<Fault> faults) {
+        Optional<Place> place = known.black();
+        double net = known.blackNet();
+        if (place.isEmpty() && by != White.GREY_CARD) {
+            place = known.greyCard();
+            net = GREY_CARD_NET;
+        }
+        if (place.isEmpty()) {
+            return 1;
+        }
+        double seen =
+                around(place.get(), p -> -Math.log10(picture.share(p, white))).mean();
+        double gradation = net / Math.max(0.01, seen);
+        if (gradation < LEAST_GRADATION || gradation > MOST_GRADATION) {
+            faults.add(Fault.REFERENCES);
+            return 1;
+        }
+        return gradation;
+    }
+
+    private static PatchLines lines(
+            LitPicture picture, Corners paper, Part printed, WhiteOfPaper white, Planned planned, Set<Fault> faults) {
+        PatchLines.Densities densities = (along, across) -> {
+            double u = planned.alongWidth() ? along : across;
+            double v = planned.alongWidth() ? across : along;
+            Place at = paper.at(printed.left() + printed.width() * u, printed.top() + printed.height() * v);
+            return -Math.log10(picture.share(at, white));
+        };
+        PatchLines found = PatchLines.in(densities, planned.lines(), planned.alike());
+        if (!planned.lines().isEmpty()) {
+            if (planned.darkerAlong() ? found.rises() < 0 : found.rises() > 0) {
+                faults.add(Fault.WRONG_WAY);
+            }
+            if (2 * found.found() < planned.lines().size()) {
+                faults.add(Fault.TOO_FEW_PATCHES);
+            }
+        }
+        return found;
+    }
+
+    private static void exposure(
+            LitPicture picture, List<Corners> papers, List<Place> bare, WhiteOfPaper white, Set<Fault> faults) {
+        List<Place> whites = bare.isEmpty() ? List.of(papers.get(0).at(0.5, 0.5)) : bare;
+        double clipped = whites.stream().filter(p -> isClipped(picture, p)).count() / (double) whites.size();
+        if (!bare.isEmpty() && clipped > CLIPPED_SHARE) {
+            faults.add(Fault.CLIPPED);
+        }
+        if (white.log(1, papers.get(0).at(0.5, 0.5)) < DARKEST_WHITE_LOG) {
+            faults.add(Fault.TOO_DARK);
+        }
+        int glare = 0;
+        for (Corners paper : papers) {
+            for (int i = 0; i < GRID * GRID; i++) {
+                Place at = paper.at(0.02 + 0.96 * (i % GRID) / GRID, 0.02 + 0.96 * (i / GRID) / GRID);
+                glare += Math.log10(picture.share(at, white)) > GLARE_LOG ? 1 : 0;
+            }
+        }
+        if (!bare.isEmpty() && glare > GLARE_SHARE * GRID * GRID * papers.size()) {
+            faults.add(Fault.GLARE);
+        }
+    }
+
+    private static boolean isClipped(LitPicture picture, Place at) {
+        for (int c = 0; c < LitPicture.CHANNELS; c++) {
+            if (picture.light(c, at) > CLIPPED) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static double uneven(List<Corners> papers, WhiteOfPaper white) {
+        double least = Double.POSITIVE_INFINITY;
+        double most = Double.NEGATIVE_INFINITY;
+        for (Corners paper : papers) {
+            for (int i = 0; i < 25; i++) {
+                double log = white.log(1, paper.at(i % 5 / 4.0, i / 5 / 4.0));
+                least = Math.min(least, log);
+                most = Math.max(most, log);
+            }
+        }
+        return (most - least) / STOP;
+    }
+
+    /** Whether the paper's edge rises over more than a share of a patch, or over the whole of its rim. */
+    private static boolean isBlurred(
+            LitPicture picture, Corners paper, Part printed, WhiteOfPaper white, Planned planned) {
+        double[] sides = Rim.sides(picture, paper);
+        double length = planned.alongWidth() ? sides[0] : sides[1];
+        double patch = length / (planned.lines().size() + 1);
+        List<Double> widths = new ArrayList<>();
+        for (int side = 0; side < 4; side++) {
+            for (int i = 0; i < 9; i++) {
+                double along = 0.1 + 0.1 * i;
+                double across = side % 2 == 0 ? sides[1] : sides[0];
+                int reach = (int) Math.min(FARTHEST_EDGE, across / 4);
+                double[] profile = new double[2 * reach + 1];
+                for (int k = 0; k < profile.length; k++) {
+                    double deep = (k - reach) / across;
+                    Place at = switch (side) {
+                        case 0 -> paper.at(along, deep);
+                        case 1 -> paper.at(1 - deep, along);
+                        case 2 -> paper.at(along, 1 - deep);
+                        default -> paper.at(deep, along);
+                    };
+                    profile[k] = picture.light(1, at) / Math.pow(10, white.log(1, at));
+                }
+                risesOver(profile, reach).ifPresent(widths::add);
+            }
+        }
+        if (widths.size() < 8) {
+            return false;
+        }
+        widths.sort(null);
+        double shorter = Math.min(sides[0], sides[1]);
+        double rim = printed.equals(Part.WHOLE) ? Double.POSITIVE_INFINITY : printed.top() * sides[1];
+        return widths.get(widths.size() / 2) > Math.min(rim, BLUR_OF_PATCH * Math.min(patch, shorter / 2));
+    }
+
+    /** Pixels from a tenth to nine tenths of the rise about the edge. */
+    private static Optional<Double> risesOver(double[] profile, int edge) {
+        double outside = profile[0];
+        double inside = outside;
+        for (int k = edge; k < profile.length; k++) {
+            inside = Math.max(inside, profile[k]);
+        }
+        if (inside - outside < LEAST_RISE) {
+            return Optional.empty();
+        }
+        int from = -1;
+        for (int k = 0; k < profile.length; k++) {
+            double share = (profile[k] - outside) / (inside - outside);
+            if (share > TENTHS[1]) {
+                return Optional.of((double) (k - from));
+            }
+            if (share < TENTHS[0]) {
+                from = k;
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Something at a place of the picture. */
+    private interface Figure {
+        double at(Place place);
+    }
+
+    private static PatchTone around(Place at, Figure figure) {
+        double[] values = new double[SPOT_SIDE * SPOT_SIDE];
+        for (int i = 0; i < values.length; i++) {
+            double dx = 2.0 * (i % SPOT_SIDE) / (SPOT_SIDE - 1) - 1;
+            double dy = 2.0 * (i / SPOT_SIDE) / (SPOT_SIDE - 1) - 1;
+            values[i] = figure.at(new Place(at.x() + SPOT / 2 * dx, at.y() + SPOT / 2 * dy));
+        }
+        return PatchTone.of(values);
+    }
+
+    /**
+     * The net density about a place of a sheet.
+     *
+     * @param paper which sheet, from 0
+     * @param u across its printed part, 0 to 1; {@code v} down it
+     * @param radius of the spot, as a share of the printed part's width; {@code radiusDown} of its height
+     */
+    public Density density(int paper, double u, double v, double radius, double radiusDown) {
+        Part inside = printed.get(paper);
+        Corners corners = papers.get(paper);
+        double[] values = new double[SPOT_SIDE * SPOT_SIDE];
+        for (int i = 0; i < values.length; i++) {
+            double dx = 2.0 * (i % SPOT_SIDE) / (SPOT_SIDE - 1) - 1;
+            double dy = 2.0 * (i / SPOT_SIDE) / (SPOT_SIDE - 1) - 1;
+            double x = Math.max(0, Math.min(1, u + radius * dx));
+            double y = Math.max(0, Math.min(1, v + radiusDown * dy));
+            Place at = corners.at(inside.left() + inside.width() * x, inside.top() + inside.height() * y);
+            values[i] = picture.share(at, white);
+        }
+        PatchTone tone = PatchTone.of(values);
+        double net = -gradation * Math.log10(Math.max(1e-3, tone.mean()));
+        return new Density(net, Math.hypot(white.rms(), tone.sigma() / Math.max(1e-3, tone.mean()) / Math.log(10) / 4));
+    }
+
+    /** The place in the picture of a place of a sheet's printed part. */
+    public Place at(int paper, double u, double v) {
+        Part inside = printed.get(paper);
+        return papers.get(paper).at(inside.left() + inside.width() * u, inside.top() + inside.height() * v);
+    }
+
+    /**
+     * A place on a sheet.
+     *
+     * @param paper which sheet, from 0
+     * @param u across its printed part, 0 to 1; {@code v} down it
+     */
+    public record OnSheet(int paper, double u, double v) {}
+
+    /** The place on a sheet's printed part that is seen at a place of the picture; none beside all of them. */
+    public Optional<OnSheet> on(Place at) {
+        for (int paper = 0; paper < papers.size(); paper++) {
+            Part inside = printed.get(paper);
+            Optional<Place> place = papers.get(paper).on(at);
+            if (place.isPresent()) {
+                double u = (place.get().x() - inside.left()) / inside.width();
+                double v = (place.get().y() - inside.top()) / inside.height();
+                return u < 0 || u > 1 || v < 0 || v > 1 ? Optional.empty() : Optional.of(new OnSheet(paper, u, v));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** The sheets, as they were given. */
+    public List<Corners> papers() {
+        return papers;
+    }
+
+    /** The part of each sheet inside its rim. */
+    public List<Part> printed() {
+        return printed;
+    }
+
+    /** Where the lines between the patches lie, in fractions of the printed part. */
+    public List<Double> lines() {
+        return lines.at();
+    }
+
+    /** How many of them were seen. */
+    public int linesFound() {
+        return lines.found();
+    }
+
+    public Set<Fault> faults() {
+        return Set.copyOf(faults);
+    }
+
+    public White whiteBy() {
+        return whiteBy;
+    }
+
+    /** How the camera's densities were stretched. */
+    public double gradation() {
+        return gradation;
+    }
+
+    /** By how much the light differs across the sheets, stops; taken out where there is a rim. */
+    public double unevenStops() {
+        return unevenStops;
+    }
+
+    /** The lamp's cast in points of a yellow filter, negative = blue; taken out. */
+    public double yellowPoints() {
+        Place middle = papers.get(0).at(0.5, 0.5);
+        return 100 * ((white.log(0, middle) + white.log(1, middle)) / 2 - white.log(2, middle));
+    }
+}

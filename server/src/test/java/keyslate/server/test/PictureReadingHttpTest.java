@@ -1,0 +1,158 @@
+package keyslate.server.test;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+import java.util.stream.StreamSupport;
+import javax.imageio.ImageIO;
+import keyslate.server.Http.Answer;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** Tests read from a picture that the practice phone took: no constant of that phone or of its paper is the reader's. */
+class PictureReadingHttpTest extends OnATestSlate {
+    private static final Map<String, Object> MIDDLE = Map.of("name", "wall", "x", 0.5, "y", 0.5, "wish", "MIDDLE");
+
+    @BeforeEach
+    void theFrameHasAPicture() throws IOException {
+        Answer answer = http().upload("/api/frames/" + frame + "/scan", "scene.png", scene(), "negative", "false");
+        assertThat(answer.status()).as(answer.text()).isLessThan(300);
+    }
+
+    /** A grey wall right across the middle, lighter above and darker below. */
+    private static byte[] scene() throws IOException {
+        BufferedImage image = new BufferedImage(600, 600, BufferedImage.TYPE_INT_RGB);
+        for (int y = 0; y < 600; y++) {
+            for (int x = 0; x < 600; x++) {
+                int grey = y > 250 && y < 350 ? 118 : y < 250 ? 150 + x / 8 : 40 + x / 12;
+                image.setRGB(x, y, grey << 16 | grey << 8 | grey);
+            }
+        }
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ImageIO.write(image, "png", out);
+        return out.toByteArray();
+    }
+
+    private String slate(Map<String, ?> test) {
+        String slate = slate(frame, grey, 0, Map.of("apertureMark", 8));
+        ok(http().patch(
+                        "/api/slates/" + slate + "/recipe",
+                        Map.of("version", http().version(slate), "naming", Map.of("tones", List.of(MIDDLE)))));
+        plan(slate, test);
+        return slate;
+    }
+
+    /** Takes the practice phone's picture of a sheet and hands it in as any other file. */
+    private JsonNode photographed(JsonNode sheet) {
+        String id = sheet.get("id").asString();
+        byte[] jpeg = http().bytes("/api/sheets/" + id + "/practice-photo");
+        JsonNode seen = ok(http().upload("/api/pictures/papers", "phone.jpg", jpeg));
+        assertThat(seen.get("papers").size()).isPositive();
+        assertThat(seen.get("preview").asString()).startsWith("data:image/jpeg");
+        Answer handed = http().upload("/api/sheets/" + id + "/scans", "phone.jpg", jpeg);
+        assertThat(handed.status()).as(handed.text()).isEqualTo(201);
+        JsonNode sheets = handed.json().get("sheets");
+        return sheets.get(sheets.size() - 1);
+    }
+
+    private JsonNode measured(JsonNode sheet, Map<String, ?> asked) {
+        return ok(http().post("/api/sheets/" + sheet.get("id").asString() + "/readings/picture", asked));
+    }
+
+    private static Map<String, Object> tone(String field) {
+        return Map.of("tones", List.of(Map.of("field", field)));
+    }
+
+    /** The proof of a reading: one sheet at the time it gave has the density that was wanted. */
+    @Test
+    void theTimeOfAPictureGivesTheDensityThatWasWanted() {
+        String slate = slate(Map.of("kind", "SAME_SPOT", "centreSeconds", 12, "stepStops", 1 / 3.0, "patches", 7));
+        JsonNode strip = photographed(expose(slate, "SAME_SPOT"));
+        JsonNode read = measured(strip, tone("rightAt"));
+        assertThat(read.get("problems").toString()).isEqualTo("[]");
+        JsonNode tone = read.get("tones").get(0);
+        assertThat(tone.get("tone").asString()).isEqualTo("wall");
+        assertThat(tone.get("densities").size()).isEqualTo(7);
+        assertThat(tone.get("unsure").asBoolean()).as(tone.toString()).isFalse();
+        double seconds = tone.get("seconds").asDouble();
+        http().edit(slate, "base/seconds", Math.rint(10 * seconds) / 10);
+        plan(slate, Map.of("kind", "GUESS"));
+        JsonNode sheet = photographed(expose(slate, "GUESS"));
+        JsonNode proof = measured(sheet, tone("moreStops")).get("tones").get(0);
+        assertThat(proof.get("densities").get(0).get("net").asDouble()).isCloseTo(0.6, within(0.03));
+        assertThat(proof.get("moreStops").asDouble()).isCloseTo(0, within(1 / 12.0));
+    }
+
+    @Test
+    void aPictureAndAnEyeBothCountAndTheRecordKeepsWhatWasMeasured() {
+        String slate = slate(Map.of("centreSeconds", 6, "stepStops", 1 / 3.0, "patches", 7));
+        JsonNode strip = photographed(expose(slate, "STRIP"));
+        double byEye =
+                proposal(strip, Map.of("rightAt", 2.5)).get("uncertaintyStops").asDouble();
+        take(slate, strip, Map.of("rightAt", 2.5));
+        JsonNode where = measured(strip, tone("rightAt")).get("tones").get(0);
+        Map<String, Object> pictured = Map.of("pictured", tone("rightAt"));
+        JsonNode verdict = proposal(strip, pictured);
+        assertThat(verdict.get("restsOn").toString()).contains("Your eye said");
+        assertThat(verdict.get("uncertaintyStops").asDouble()).isLessThan(byEye);
+        take(slate, strip, pictured);
+        JsonNode sheets = http().get("/api/slates/" + slate).json().get("sheets");
+        JsonNode decision = sheets.get(0).get("decisions").get(1);
+        assertThat(decision.get("fromPicture").asBoolean()).isTrue();
+        assertThat(decision.get("rightAt").asDouble()).isCloseTo(where.get("at").asDouble(), within(1e-6));
+    }
+
+    @Test
+    void patchesAreTappedInThePictureAndStrangePlacesAreRefused() {
+        String slate = slate(Map.of("centreSeconds", 12, "stepStops", 1 / 3.0, "patches", 5));
+        JsonNode strip = photographed(expose(slate, "STRIP"));
+        JsonNode first = measured(strip, Map.of());
+        assertThat(first.get("lines").size()).isEqualTo(4);
+        List<Double> corners = StreamSupport.stream(first.get("printed").get(0).spliterator(), false)
+                .map(JsonNode::asDouble)
+                .toList();
+        // Down the left side a little, in each patch along the middle.
+        List<List<Double>> spots = IntStream.range(0, 5)
+                .mapToObj(i -> {
+                    double along = (i + 0.5) / 5;
+                    double x = corners.get(0) * (1 - along) + corners.get(2) * along;
+                    double y = (corners.get(1) + corners.get(7)) / 2 * (1 - along)
+                            + (corners.get(3) + corners.get(5)) / 2 * along;
+                    return List.of(x, y);
+                })
+                .toList();
+        JsonNode tone = measured(
+                        strip, Map.of("tones", List.of(Map.of("field", "rightAt", "wantedNet", 0.5, "spots", spots))))
+                .get("tones")
+                .get(0);
+        assertThat(tone.get("densities").size()).isEqualTo(5);
+        assertThat(figures(tone.get("densities"), "patch")).containsExactly(1.0, 2.0, 3.0, 4.0, 5.0);
+        String path = "/api/sheets/" + strip.get("id").asString() + "/readings/picture";
+        assertThat(http().post(path, Map.of("scan", 9)).status()).isEqualTo(422);
+        assertThat(http().post(path, Map.of("papers", List.of(List.of(0, 0, 1, 1))))
+                        .text())
+                .contains("/marks/pictured/papers");
+        assertThat(http().post(path, Map.of("white", List.of(2, 0.5))).text()).contains("/marks/pictured/white");
+        assertThat(http().post(path, tone("nowhere")).text()).contains("/marks/pictured/tones");
+    }
+
+    /** Clipped corners tell pieces apart, wherever they lie. */
+    @Test
+    void piecesAreFoundByTheirCorners() {
+        String slate = slate(
+                Map.of("kind", "PIECES", "centreSeconds", 12, "stepStops", 1 / 3.0, "patches", 6, "marks", "CORNERS"));
+        JsonNode sheet = photographed(expose(slate, "PIECES"));
+        JsonNode read = measured(sheet, tone("rightAt"));
+        assertThat(read.get("papers").size()).as(read.toString()).isEqualTo(6);
+        List<Double> net = figures(read.get("tones").get(0).get("densities"), "net");
+        assertThat(net).isSorted();
+        assertThat(read.get("tones").get(0).get("unsure").asBoolean()).isFalse();
+    }
+}
