@@ -172,7 +172,7 @@ class KindsOfTestIT extends JourneyTest {
         Page page = printer.page();
         String slate = printer.startsSlate("9", "By its picture", "");
         printer.goesTo("Test");
-        page.keyboard().press("e");
+        printer.presses("Expose strip");
         printer.givesAllLightAndHangs();
         printer.presses("Take one with the practice phone");
         assertThat(page.getByText("The paper was found")).isVisible();
@@ -181,9 +181,12 @@ class KindsOfTestIT extends JourneyTest {
         page.keyboard().press("i");
         assertThat(page.getByText("the paper's rim")).isVisible();
         Locator picture = page.locator(".read-picture");
+        page.waitForFunction("() => document.querySelector('.read-picture img')?.naturalWidth > 0");
+        Locator spots = page.locator(".picture-spots span");
         printer.taps(picture, 0.35, 0.5);
+        assertThat(spots).hasCount(1);
         printer.taps(picture, 0.5, 0.5);
-        assertThat(page.locator(".picture-spots span")).hasCount(2);
+        assertThat(spots).hasCount(2);
         assertThat(page.getByText("Every patch").or(printer.button("Set grade")))
                 .isVisible();
         page.waitForResponse(
