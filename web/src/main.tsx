@@ -8,6 +8,7 @@ import { createRoot } from "react-dom/client";
 import { RouterProvider } from "react-router";
 import { router } from "./app/routes";
 import { useRoom } from "./shared/room/room";
+import { WhiteLightGuard } from "./shared/room/whiteLight";
 import { antTheme, cssVariables } from "./shared/theme/tokens";
 
 const variables = document.createElement("style");
@@ -24,6 +25,7 @@ function Application() {
     <ConfigProvider theme={antTheme(room)} button={{ autoInsertSpace: false }} wave={{ disabled: true }}>
       <QueryClientProvider client={queries}>
         <RouterProvider router={router} />
+        <WhiteLightGuard />
       </QueryClientProvider>
     </ConfigProvider>
   );

@@ -1,6 +1,7 @@
 import { NavLink } from "react-router";
 import type { Standing } from "../shared/api/client";
 import { enterRoom, useRoom } from "../shared/room/room";
+import { askForWhite } from "../shared/room/whiteLight";
 
 export type Stations = Standing["medium"]["stations"];
 
@@ -47,7 +48,7 @@ function RoomSwitch() {
   const room = useRoom();
   return (
     <div className="room-switch" role="group" aria-label="Room">
-      <button type="button" aria-pressed={room === "white"} onClick={() => enterRoom("white")}>
+      <button type="button" aria-pressed={room === "white"} onClick={() => void askForWhite()}>
         White<span className="visually-hidden"> light</span>
       </button>
       <button type="button" aria-pressed={room === "safelight"} onClick={() => enterRoom("safelight")}>

@@ -21,6 +21,7 @@ const TEST: readonly (readonly [string, string])[] = [
   ["E", "expose the test as planned; at Print, the print"],
   ["W M K", "mark the whites, the middle, or the first black"],
   ["A", "look at one patch alone"],
+  ["I", "read it from its picture; then P bare paper, N full black, Y grey card"],
   ["← →", "on a mark: half a patch lighter or darker"],
   ["arrows", "on a named tone, a strip or a window: move it; with Shift farther"],
 ];
@@ -32,9 +33,14 @@ const SHAPE: readonly (readonly [string, string])[] = [
   ["W", "with and without local work"],
 ];
 const RUN: readonly (readonly [string, string])[] = [
-  ["Space", "the next thing: lamp on, in the developer, hang"],
+  ["Space", "the next thing: lamp on, in the developer, hang; a foot switch alike"],
+  ["Space, held", "say it again, or end the light; two seconds: take back"],
   ["R", "say it again"],
   ["X", "end the light now"],
+  ["U", "take back the last answer; a lit lamp goes off"],
+  ["S O D", "a slip; good; to be made again"],
+  ["B", "leave: close, count, and again when all is safe"],
+  ["A, held", "alarm: leave, paper is replaceable"],
   ["⌫ ⌫", "give the sheet up; the second press does it"],
   ["F", "in the blackout room: full screen again, after the alarm"],
   ["G L", "in the blackout room: look at the screen; refused while paper is out, unless with Shift"],

@@ -5,6 +5,7 @@ import type { SlateView } from "../shared/api/client";
 import { type RecipeEdit, type SlateChange, useRecipeEdit, useSlate, useUndo } from "../shared/api/slate";
 import { useKeys } from "../shared/keys/keys";
 import { enterRoom, useRoom } from "../shared/room/room";
+import { askForWhite } from "../shared/room/whiteLight";
 import { ProblemBar } from "../shared/ui/Problem";
 import { BenchEdge } from "./BenchEdge";
 import { Cord } from "./Cord";
@@ -47,7 +48,7 @@ function Framed(props: { slate: SlateView }) {
     n: () => go(slate.next.station),
     u: () => undo.mutate("undo"),
     U: () => undo.mutate("redo"),
-    s: () => enterRoom(room === "white" ? "safelight" : "white"),
+    s: () => (room === "white" ? enterRoom("safelight") : void askForWhite()),
     "?": () => setKeysOpen(true),
   });
   const reload = () => {

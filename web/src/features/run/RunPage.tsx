@@ -1,7 +1,8 @@
-import { useCallback, useEffect, useLayoutEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useLayoutEffect, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import type { RunView } from "../../shared/api/client";
 import { useKeys } from "../../shared/keys/keys";
+import { useHeldKey } from "../../shared/keys/useHeldKey";
 import { type Room, enterRoom, roomNow, roomOf, useRoom } from "../../shared/room/room";
 import { giveScreenBack, takeWholeScreen } from "../../shared/room/wholeScreen";
 import { isAudible, prepare, sound, speak } from "../../shared/sound/player";
@@ -15,16 +16,13 @@ import { useElapsed } from "./useElapsed";
 import { useFirstKey } from "./useFirstKey";
 import { useFullScreen } from "./useFullScreen";
 import { useGlance } from "./useGlance";
-import { useEndRun, useHappened, useIsAsking, useLamp, useRun } from "./useRun";
+import { Alarm, Ask, awayWords, useAlarm, useAway, useNoted, useWhenSafe } from "./Besides";
+import { putOnRecord, useEndRun, useHappened, useIsAsking, useLamp, useRun } from "./useRun";
 import { useRunSounds } from "./useRunSounds";
+import { useTooSoon } from "./useTooSoon";
 
 const NOT_WRITTEN =
   "The disk does not take the record. What this exposure gave is known and is written as soon as it does: free some space, and leave Key Slate open.";
-/** A second press so soon after the first is a slip of the finger. */
-const SLIP_MS = 300;
-/** Presses in the first moment of light do nothing. */
-const FIRST_LIGHT_MS = 500;
-
 /** The run in the dark: a full-screen dial, one key for each thing, and words, picture and sound for the hands. */
 export function RunPage() {
   const { sheetId = "" } = useParams();
@@ -60,11 +58,7 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
   const [givingUp, setGivingUp] = useState(false);
   const elapsed = useElapsed(run, props.ask);
   const again = useRunSounds(run);
-  const lastPress = useRef(0);
-  const litAt = useRef(0);
-  useEffect(() => {
-    if (run.lampOn) litAt.current = performance.now();
-  }, [run.lampOn]);
+  const isTooSoon = useTooSoon(run);
   const busy = lamp.isPending || happened.isPending || end.isPending;
   const isAsking = useIsAsking(run.sheetId);
   const leave = (station: string, white: boolean) => {
@@ -75,11 +69,20 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
   };
   // The wet steps may be skipped where white light is the printer's own business; never while paper lies in the dark.
   const mayHang = run.step === undefined && (roomOf(run.room) !== "blackout" || !paperIsOut(run));
+  const [whiteAsked, setWhiteAsked] = useState(false);
+  const hangNow = () => end.mutate({ hang: true }, { onSuccess: () => leave(run.lookedAtStation, true) });
+  /** Hanging puts on white light: asked once where it is not safe, and on record when it is put on all the same. */
   const hang = () => {
-    if (mayHang && !run.lampOn && run.state === "EXPOSING" && !isAsking()) {
-      end.mutate({ hang: true }, { onSuccess: () => leave(run.lookedAtStation, true) });
+    if (!mayHang || run.lampOn || run.state !== "EXPOSING" || isAsking()) return;
+    if (run.whiteLight.safe) return hangNow();
+    if (!whiteAsked) {
+      sound("mistake");
+      speak([SAID.notYetWhite]);
+      return setWhiteAsked(true);
     }
+    void putOnRecord("white-light").then(hangNow, () => sound("mistake"));
   };
+  useWhenSafe(run, props.ask);
   const doNext = (next: Next) => {
     if (next.do === "light") lamp.mutate({ on: true, step: next.step });
     else if (next.do === "told") lamp.mutate({ on: false, complete: true });
@@ -93,14 +96,14 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
   const back = () => leave(run.state === "HUNG" ? run.lookedAtStation : run.station, false);
   /** One press, the next thing; slips, presses in the first light and presses while something is under way do nothing. */
   const press = () => {
-    const now = performance.now();
-    const slip = now - lastPress.current < SLIP_MS / run.clockSpeed;
-    const firstLight = run.lampOn && now - litAt.current < FIRST_LIGHT_MS / run.clockSpeed;
-    lastPress.current = now;
-    if (slip || firstLight || isAsking()) return;
+    if (isTooSoon() || isAsking()) return;
     setGivingUp(false);
     if (run.state !== "EXPOSING") return back();
-    doNext(nextOf(run));
+    if (away.asked) return away.leave();
+    const next = nextOf(run);
+    // A wait for the fixer is no slip: it is said again, and nothing is put on.
+    if (next.do === "hang" && !run.whiteLight.safe) return again();
+    doNext(next);
   };
   const stop = () => {
     if (run.lampOn && !isAsking()) lamp.mutate({ on: false });
@@ -116,6 +119,15 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
   const glance = useGlance(run, happened.mutate, props.onGlance);
   const fullScreen = useFullScreen(run);
   const wakes = useFirstKey(run, again);
+  const away = useAway(run, happened.mutate);
+  const noted = useNoted(run, happened.mutate, isAsking);
+  const takeBack = () => {
+    setWhiteAsked(false);
+    if (away.asked) return away.stay();
+    if (run.lampOn) return stop();
+    noted.takeBack();
+  };
+  const alarm = useAlarm(run);
   useEffect(() => {
     if (isAudible()) prepare(vocabulary(run.script));
   }, [run.script]);
@@ -123,9 +135,13 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
     {
       ...glance,
       ...fullScreen,
-      " ": press,
       r: again,
       x: stop,
+      u: takeBack,
+      b: away.ask,
+      s: noted.slip,
+      o: noted.good,
+      d: noted.again,
       h: hang,
       Backspace: () => {
         if (run.state !== "EXPOSING") return;
@@ -136,6 +152,14 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
     },
     { takes: wakes },
   );
+  useHeldKey(" ", {
+    short: press,
+    long: () => (run.lampOn ? stop() : again()),
+    held: takeBack,
+    takes: wakes,
+  });
+  useHeldKey("a", { short: () => speak([SAID.holdForAlarm]), long: alarm.give });
+  if (alarm.given) return <Alarm says={alarm.given} onBack={alarm.end} />;
   const next = nextOf(run);
   return (
     <main className="run" aria-label={`${run.label} of ${run.title}`} data-keys="own">
@@ -172,6 +196,28 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
                 Go on
               </button>
             </div>
+          ) : away.asked ? (
+            <Ask
+              label="Leave the darkroom?"
+              words="Close the box, lid on the drum. Count the pieces."
+              small={awayWords(run)}
+              yes="All is safe, leave"
+              letter="B"
+              no="Stay"
+              onYes={away.leave}
+              onNo={away.stay}
+            />
+          ) : whiteAsked && !run.whiteLight.safe ? (
+            <Ask
+              label="White light all the same?"
+              words="White light is not safe"
+              small={run.whiteLight.says}
+              yes="Hang it all the same"
+              letter="H"
+              no="Wait"
+              onYes={hang}
+              onNo={() => setWhiteAsked(false)}
+            />
           ) : (
             <RunButtons
               run={run}
@@ -183,6 +229,24 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
               onHang={hang}
               onGiveUp={() => setGivingUp(true)}
             />
+          )}
+          {run.state === "EXPOSING" && (
+            <div className="run-more">
+              {(
+                [
+                  ["Slip", "S", noted.slip],
+                  ["Good", "O", noted.good],
+                  ["Again", "D", noted.again],
+                  ["Back one", "U", takeBack],
+                  ["Leave", "B", away.ask],
+                  ["Alarm, held", "A", alarm.give],
+                ] as const
+              ).map(([words, letter, act]) => (
+                <button key={letter} type="button" disabled={busy} onClick={act}>
+                  {words} <kbd>{letter}</kbd>
+                </button>
+              ))}
+            </div>
           )}
         </div>
       </div>

@@ -26,6 +26,11 @@ export function RunWords(props: {
         </>
       ) : run.state !== "EXPOSING" ? (
         <p className="run-now">{run.state === "HUNG" ? "This sheet hangs" : "This sheet was given up"}</p>
+      ) : run.left ? (
+        <>
+          <p className="run-now">All paper is put away</p>
+          <p className="run-then">White light is safe. Press when you are back: clocks have run on.</p>
+        </>
       ) : run.step === undefined ? (
         <Wet run={run} busy={props.busy} />
       ) : (
@@ -51,10 +56,17 @@ function Wet(props: { run: RunView; busy: boolean }) {
           ? "Reading the sheet …"
           : next.do === "event"
             ? `Press when it is: ${next.words.toLowerCase()}.`
-            : "White light is safe once it has been in the fixer."}
+            : props.run.whiteLight.safe
+              ? "White light is safe."
+              : `White light from ${clockTime(props.run.whiteLight.waitSeconds)}: ${props.run.whiteLight.says.toLowerCase()}`}
       </p>
     </>
   );
+}
+
+/** So many seconds from now, as the clock on the wall will show. */
+function clockTime(seconds: number): string {
+  return new Date(Date.now() + 1000 * seconds).toLocaleTimeString("en-GB");
 }
 
 /** Between two exposures: the paper in its box, a setting in white light, dark again. */

@@ -10,6 +10,8 @@ const run = (part: Partial<RunView>): RunView =>
     lampOn: false,
     powerLost: false,
     unwritten: false,
+    left: false,
+    whiteLight: { safe: true, waitSeconds: 0, says: "White light is safe." },
     events: [],
     script: [],
     ...part,
@@ -20,6 +22,11 @@ describe("one press does the next thing", () => {
   it("gives light while a step is left, and waits while a lamp of its own is lit", () => {
     expect(nextOf(run({ step: 2 }))).toEqual({ do: "light", step: 2 });
     expect(nextOf(run({ step: 2, lampOn: true }))).toEqual({ do: "wait" });
+  });
+
+  it("waits for a printer who left, whose paper is put away", () => {
+    expect(nextOf(run({ step: 2, left: true }))).toMatchObject({ do: "event", kind: "CAME_BACK" });
+    expect(paperIsOut(run({ step: 2, left: true }))).toBe(false);
   });
 
   it("is told when the printer's own lamp is off", () => {

@@ -47,6 +47,7 @@ function count(run: RunView, kind: string): number {
 /** One key does the next thing; what that is follows from where the run stands. */
 export function nextOf(run: RunView): Next {
   if (run.state !== "EXPOSING" || run.powerLost) return { do: "nothing" };
+  if (run.left) return { do: "event", kind: "CAME_BACK", words: "I am back" };
   if (run.lampOn) return run.lamp === "SWITCHED" ? { do: "wait" } : { do: "told", step: run.step ?? 0 };
   if (isToBeSet(run)) {
     return isBoxed(run)
@@ -60,7 +61,7 @@ export function nextOf(run: RunView): Next {
 
 /** Whether paper is out that white light would fog. */
 export function paperIsOut(run: RunView): boolean {
-  if (run.state !== "EXPOSING" || isBoxed(run)) return false;
+  if (run.state !== "EXPOSING" || isBoxed(run) || run.left) return false;
   const safe = run.room === "BLACKOUT" ? "DRUM_CLOSED" : "IN_FIXER";
   return !run.events.some((e) => e.kind === safe);
 }

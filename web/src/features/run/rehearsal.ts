@@ -40,6 +40,8 @@ export function begun(slate: SlateView, kind: string, speed: number): RunView {
       clockSpeed: speed,
       powerLost: false,
       unwritten: false,
+      left: false,
+      whiteLight: { safe: true, waitSeconds: 0, says: "White light is safe." },
       events: [],
     },
     0,

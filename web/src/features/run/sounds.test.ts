@@ -10,6 +10,8 @@ const run = (part: Partial<RunView>): RunView =>
     lampOn: false,
     powerLost: false,
     unwritten: false,
+    left: false,
+    whiteLight: { safe: true, waitSeconds: 0, says: "White light is safe." },
     resumed: false,
     events: [],
     script: [

@@ -70,6 +70,13 @@ export function useHappened(sheetId: string): UseMutationResult<RunView, Problem
   );
 }
 
+/** White light against advice, or the alarm: what was not safe is written down. */
+export function putOnRecord(what: "white-light" | "alarm"): Promise<Schemas["RoomLightView"]> {
+  return unwrap(
+    what === "alarm" ? api.POST("/api/alarm") : api.POST("/api/white-light", { body: { onPurpose: true } }),
+  );
+}
+
 /** Ends a run: processed and hung, or given up. */
 export function useEndRun(
   sheetId: string,

@@ -8,6 +8,7 @@ import { isBoxed, isWayBegun, nextOf } from "./next";
 /** What is said before the next thing, as clips: the first exposure is announced like every other. */
 export function announcement(run: RunView): readonly string[] {
   if (run.powerLost) return [SAID.powerWasLost];
+  if (run.left) return [SAID.youMayLeave];
   const next = nextOf(run);
   if (next.do === "light") {
     const said = run.script[next.step - 1]?.said ?? [];
@@ -22,7 +23,7 @@ export function announcement(run: RunView): readonly string[] {
     ];
     return isWayBegun(run) || run.step !== undefined ? asked : [SAID.allLightIsGiven, ...asked];
   }
-  return next.do === "hang" ? [SAID.whiteLightIsSafe] : [];
+  return next.do === "hang" && run.whiteLight.safe ? [SAID.whiteLightIsSafe] : [];
 }
 
 /** The sounds of a run: a score on the audio clock for each time the lamp is on, and words between. Answers with “say it again”. */

@@ -29,6 +29,12 @@ function behindDialog(target: EventTarget | null): boolean {
   return open !== null && !(target instanceof HTMLElement && target.closest("[data-keys=own]") !== null);
 }
 
+/** Whether a key is free for the page: not typed, not for a button, not behind a dialog, not with other keys. */
+export function isFree(event: KeyboardEvent): boolean {
+  if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) return false;
+  return !isTyping(event.target) && !pressesButton(event) && !behindDialog(event.target);
+}
+
 /** Keys that act anywhere on the page except while typing and behind a dialog; a key that is held down acts once; keys a focused control needs go to the control. */
 export function useKeys(keys: Keys, { active = true, takes }: KeyRules = {}): void {
   const latest = useRef(keys);
@@ -42,8 +48,7 @@ export function useKeys(keys: Keys, { active = true, takes }: KeyRules = {}): vo
   useLayoutEffect(() => {
     if (!active) return;
     const onKey = (event: KeyboardEvent) => {
-      if (event.repeat || event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (isTyping(event.target) || pressesButton(event) || behindDialog(event.target)) return;
+      if (event.repeat || !isFree(event)) return;
       const act = latest.current[event.key] ?? latest.current[event.key.toLowerCase()];
       if (!act) return;
       event.preventDefault();

@@ -16,6 +16,16 @@ export const SAID = {
   rehearsal: "rehearsal",
   rehearsalDone: "rehearsal-done",
   allIsCut: "all-is-cut",
+  notYetWhite: "not-yet-white",
+  closeAndCount: "close-and-count",
+  youMayLeave: "you-may-leave",
+  welcomeBack: "welcome-back",
+  slipNoted: "slip-noted",
+  goodNoted: "good-noted",
+  againNoted: "again-noted",
+  takenBack: "taken-back",
+  holdForAlarm: "hold-for-alarm",
+  alarmLeave: "alarm-leave",
 } as const;
 
 /** The questions of a sheet's way and of its box, by its events. */

@@ -200,6 +200,7 @@ public class BenchService {
                 b.capacityM2(),
                 b.usedM2(),
                 b.usedM2() / b.capacityM2(),
-                (int) Math.floor(BathCapacity.sheets8x10(left) + 1e-9));
+                (int) Math.floor(BathCapacity.sheets8x10(left) + 1e-9),
+                b.leastSeconds());
     }
 }

@@ -30,7 +30,11 @@ public final class BenchViews {
             int putAway,
             @Nullable String backupProblem) {}
 
-    /** A bath with the share of its capacity that is used. */
+    /**
+     * A bath with the share of its capacity that is used.
+     *
+     * @param leastSeconds how long paper lies in it before white light is safe; left out, as is usual
+     */
     public record BathView(
             String id,
             String name,
@@ -39,7 +43,8 @@ public final class BenchViews {
             double capacityM2,
             double usedM2,
             double usedShare,
-            int sheetsLeft) {}
+            int sheetsLeft,
+            @Nullable Double leastSeconds) {}
 
     /** Which darkroom: the practice one, or one's own. */
     public record DarkroomChoice(boolean practice) {}

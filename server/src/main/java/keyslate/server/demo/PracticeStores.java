@@ -48,7 +48,7 @@ final class PracticeStores {
                 null));
         stores.add(new Bath(Ids.fresh(), 1, Monochrome.ID, "Developer 1 + 9", mixed, 1.5, 0.31));
         stores.add(new Bath(Ids.fresh(), 2, Monochrome.ID, "Stop 1 + 19", mixed, 3.75, 0.21));
-        stores.add(new Bath(Ids.fresh(), 3, Monochrome.ID, "Fixer 1 + 4", mixed, 2.0, 1.26));
+        stores.add(new Bath(Ids.fresh(), 3, Monochrome.ID, "Fixer 1 + 4", mixed, 2.0, 1.26, 45.0));
         stores.add(new Bath(Ids.fresh(), 1, Colour.ID, "Colour developer, drum", mixed, 1.2, 0.22));
         stores.add(new Bath(Ids.fresh(), 2, Colour.ID, "Bleach-fix, drum", mixed, 1.6, 0.22));
     }

@@ -122,6 +122,9 @@ public class LampService {
                 throw new ConflictException(
                         "power-lost", "The light this sheet got is not known. Give it up and take a fresh one.");
             }
+            if (sheet.isLeft()) {
+                throw new ConflictException("left", "The paper is put away: say first that you are back.");
+            }
             if (sheet.isToBeSet()) {
                 throw new ConflictException(
                         "to-be-set", "This exposure is set in white light first: the paper into its box.");

@@ -9,6 +9,7 @@ import keyslate.core.exposure.LampLag;
 import keyslate.core.script.ExposureStep;
 import keyslate.server.local.LocalViews.AreaView;
 import keyslate.server.print.RunViews.RunView;
+import keyslate.server.print.RunViews.WhiteLightView;
 import keyslate.server.rig.Rig;
 import keyslate.server.rig.Rigs;
 import keyslate.server.sheet.SheetKind;
@@ -43,6 +44,7 @@ class RunAssembler {
     private final Lamps lamps;
     private final LampPath lampPath;
     private final UnwrittenEnds unwritten;
+    private final PaperGuard whiteLight;
     private final Clock clock;
 
     RunAssembler(
@@ -54,7 +56,9 @@ class RunAssembler {
             Lamps lamps,
             LampPath lampPath,
             UnwrittenEnds unwritten,
+            PaperGuard whiteLight,
             Clock clock) {
+        this.whiteLight = whiteLight;
         this.database = database;
         this.sheets = sheets;
         this.recipes = recipes;
@@ -152,9 +156,16 @@ class RunAssembler {
                 lamps.clockSpeed(rig.enlarger().id()),
                 lamp.stream().anyMatch(LampRecord::isLost),
                 unwritten.isWaiting(sheet.id()),
-                exposed.events().stream()
+                white(run),
+                exposed.isLeft(),
+                exposed.standing().stream()
                         .map(e -> new EventView(e.kind(), e.happenedAt()))
                         .toList());
+    }
+
+    private WhiteLightView white(Run run) {
+        return whiteLight.of(
+                run.exposed(), run.rig(), kinds.of(run.exposed().sheet().kind()).name(run.rig()));
     }
 
     /** How many sheets of its kind hang on the cord up to this one. */

@@ -49,16 +49,23 @@ public class RunService {
     private static final double SQUARE_MM_PER_M2 = 1e6;
     private static final int LONGEST_REASON = 200;
     /** As many as a slate file takes. */
-    private static final int MOST_EVENTS = 100;
+    static final int MOST_EVENTS = 100;
 
+    /** What the run may say; white light and alarm are the room's. */
     private static final Set<String> EVENTS = Set.of(
             SheetEvent.PAPER_BOXED,
             SheetEvent.PAPER_TAKEN,
             SheetEvent.DRUM_CLOSED,
-            "IN_DEVELOPER",
-            "IN_STOP",
-            "IN_FIXER",
-            SheetEvent.GLANCE);
+            SheetEvent.IN_DEVELOPER,
+            SheetEvent.IN_STOP,
+            SheetEvent.IN_FIXER,
+            SheetEvent.GLANCE,
+            SheetEvent.LEFT,
+            SheetEvent.CAME_BACK,
+            SheetEvent.SLIP,
+            SheetEvent.GOOD,
+            SheetEvent.AGAIN,
+            SheetEvent.TAKEN_BACK);
 
     private final Database database;
     private final SlateService slates;
@@ -182,12 +189,26 @@ public class RunService {
 
     private static void refuseUnlessNow(ExposedSheet exposed, String kind) {
         switch (kind) {
-            case SheetEvent.GLANCE -> {
+            case SheetEvent.GLANCE, SheetEvent.SLIP, SheetEvent.GOOD, SheetEvent.AGAIN -> {
                 // Happens at any time.
             }
+            case SheetEvent.TAKEN_BACK -> {
+                if (exposed.standing().stream().noneMatch(SheetEvent::isAnswer)) {
+                    throw new ConflictException("not-now", "There is no answer to take back.");
+                }
+            }
+            case SheetEvent.LEFT -> {
+                if (isLit(exposed) || exposed.isLeft()) {
+                    throw new ConflictException("not-now", "First the lamp goes off.");
+                }
+            }
+            case SheetEvent.CAME_BACK -> {
+                if (!exposed.isLeft()) {
+                    throw new ConflictException("not-now", "Nobody left.");
+                }
+            }
             case SheetEvent.PAPER_BOXED -> {
-                boolean lit = exposed.lamp().stream().anyMatch(LampRecord::isOn);
-                if (lit || exposed.isBoxed() || !exposed.isToBeSet()) {
+                if (isLit(exposed) || exposed.isBoxed() || !exposed.isToBeSet()) {
                     throw new ConflictException("not-now", "The paper stays where it is.");
                 }
             }
@@ -202,6 +223,10 @@ public class RunService {
                 }
             }
         }
+    }
+
+    private static boolean isLit(ExposedSheet exposed) {
+        return exposed.lamp().stream().anyMatch(LampRecord::isOn);
     }
 
     /** Processes a sheet whose light is given, and hangs it; with its scan where there is a scanner. */

@@ -19,6 +19,8 @@ public final class RunViews {
      * @param lamp SWITCHED, MY_TIMER or BURNS
      * @param lampPort port of this machine that takes nothing but what a run asks, so that no picture makes the lamp wait
      * @param step that is on or comes next; none when all are given
+     * @param whiteLight whether it may come on, for this sheet
+     * @param left whether the printer closed the paper away and is out
      * @param fromSeconds how far into the step the light before an interruption had come
      */
     public record RunView(
@@ -48,7 +50,29 @@ public final class RunViews {
             double clockSpeed,
             boolean powerLost,
             boolean unwritten,
+            WhiteLightView whiteLight,
+            boolean left,
             List<EventView> events) {}
+
+    /**
+     * Whether white light may come on.
+     *
+     * @param safe for this paper
+     * @param waitSeconds on the clock of the wall until it is, where waiting is enough
+     * @param says why, or that it is
+     */
+    public record WhiteLightView(boolean safe, double waitSeconds, String says) {}
+
+    /**
+     * Whether white light may come on in the darkroom.
+     *
+     * @param safe for all paper
+     * @param says of each sheet why not
+     */
+    public record RoomLightView(boolean safe, List<String> says) {}
+
+    /** White light, or the alarm, while paper is not safe; {@code onPurpose} puts the light on all the same and says so on record. */
+    public record RoomLightAsked(@Nullable Boolean onPurpose) {}
 
     /** A sheet to begin, by its kind. */
     public record NewSheet(long version, @Nullable String kind) {}

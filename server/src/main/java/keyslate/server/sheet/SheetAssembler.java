@@ -39,8 +39,14 @@ public class SheetAssembler {
         this.kinds = kinds;
     }
 
-    private static final String FOGGED_BY_A_GLANCE =
-            "Doubtful: the screen was lit for a look while this paper was out, and may have fogged it.";
+    /** What came on, in words. */
+    private static String doubt(ExposedSheet.Doubt doubt) {
+        return switch (doubt) {
+            case GLANCE -> "Doubtful: the screen was lit for a look while this paper was out, and may have fogged it.";
+            case WHITE_LIGHT -> "Doubtful: white light was put on before this paper was safe.";
+            case ALARM -> "Doubtful: an alarm was given while this paper was not safe.";
+        };
+    }
 
     /** A sheet as it stood when it was begun, with what is shown of it and, where it is a test, its patches. */
     public record OnCord(ExposedSheet exposed, Rig rig, SheetView view, Optional<Patches> patches) {}
@@ -97,12 +103,12 @@ public class SheetAssembler {
                 patches.map(p -> p.asks(rig, blackWanted)).orElse(List.of()),
                 StepWords.of(exposed.steps(), rig),
                 exposed.stepsDone(),
-                exposed.events().stream()
+                exposed.standing().stream()
                         .map(e -> new EventView(e.kind(), e.happenedAt()))
                         .toList(),
                 exposed.decisions().stream().map(SheetAssembler::view).toList(),
                 sheet.note(),
-                exposed.isDoubtful() ? FOGGED_BY_A_GLANCE : null,
+                exposed.doubt().map(SheetAssembler::doubt).orElse(null),
                 kind.station(),
                 kind.lookedAtStation());
         return new OnCord(exposed, rig, bare.summed(kind.summary(rig, bare)), patches);

@@ -210,6 +210,6 @@ class FirstRunIT extends JourneyTest {
             printer.presses("Give the light");
             printer.presses("It is given");
         }
-        printer.presses("Hang it");
+        printer.hangs();
     }
 }

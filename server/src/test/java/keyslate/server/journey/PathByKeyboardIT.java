@@ -80,6 +80,9 @@ class PathByKeyboardIT extends JourneyTest {
 
     private void exposesByKeys(Printer printer, Keyboard keys) {
         printer.givesLight(() -> keys.press(" "), Integer.MAX_VALUE);
+        // Not yet in the fixer: asked once, then put on against advice.
+        keys.press("h");
+        assertThat(printer.button("Hang it all the same")).isVisible();
         keys.press("h");
         page().waitForURL("**/slates/**");
     }

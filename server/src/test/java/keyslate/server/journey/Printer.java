@@ -89,7 +89,29 @@ final class Printer {
     /** Gives every exposure by the button of the run and hangs the sheet. */
     void givesAllLightAndHangs() {
         givesLight(() -> light().click(), Integer.MAX_VALUE);
+        hangs();
+    }
+
+    /** White light in this room; where paper of another journey still lies under the lamp, all the same. */
+    void putsOnWhiteLight() {
+        presses("White");
+        Locator allTheSame = button("White light all the same");
+        page.waitForCondition(
+                () -> "white".equals(page.evaluate("() => document.documentElement.dataset.room ?? 'white'"))
+                        || allTheSame.isVisible());
+        if (allTheSame.isVisible()) {
+            allTheSame.click();
+        }
+    }
+
+    /** Hangs the sheet; before it was in the fixer long enough this is white light against advice, and asked once. */
+    void hangs() {
         hang().click();
+        Locator allTheSame = button("Hang it all the same");
+        page.waitForCondition(() -> page.url().contains("/slates/") || allTheSame.isVisible());
+        if (allTheSame.isVisible()) {
+            allTheSame.click();
+        }
         page.waitForURL("**/slates/**");
     }
 
@@ -114,7 +136,7 @@ final class Printer {
     }
 
     private Locator hang() {
-        return button("Hang it");
+        return button("Hang it, white");
     }
 
     Locator runWords() {

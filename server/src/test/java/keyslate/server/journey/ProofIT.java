@@ -166,6 +166,8 @@ class ProofIT extends JourneyTest {
         page().waitForURL("**/runs/**");
         printer().givesLight(() -> page().keyboard().press(" "), Integer.MAX_VALUE);
         page().keyboard().press("h");
+        assertThat(printer().button("Hang it all the same")).isVisible();
+        page().keyboard().press("h");
         page().waitForURL("**/test**");
         assertThat(printer().verdict()).containsText("film edge is full black");
         Locator mark = page().getByRole(AriaRole.SLIDER).first();

@@ -34,7 +34,7 @@ class SafelightIT extends JourneyTest {
                 .first()
                 .click();
         assertThat(printer().button("Another scan")).isDisabled();
-        printer().presses("White");
+        printer().putsOnWhiteLight();
     }
 
     /** A reload while the server is gone shows no bright page of the browser's own. */

@@ -272,4 +272,81 @@ class RunHttpTest extends ApplicationTest {
     private JsonNode run() {
         return http().get("/api/sheets/" + sheet + "/run").json();
     }
+
+    /** Paper out: white light is refused, put on all the same on purpose, and both stand on the record. */
+    @Test
+    void whiteLightIsRefusedWhilePaperIsOutThenAllowedOnRecord() {
+        JsonNode refused = http().get("/api/white-light").json();
+        assertThat(refused.get("safe").asBoolean()).isFalse();
+        assertThat(refused.get("says").toString()).contains("is out of its box");
+        exposesAll();
+        happened("IN_DEVELOPER");
+        assertThat(run().get("whiteLight").get("says").asString()).contains("is in the developer");
+        happened("IN_FIXER");
+        JsonNode fixer = run().get("whiteLight");
+        assertThat(fixer.get("safe").asBoolean()).isFalse();
+        assertThat(fixer.get("waitSeconds").asDouble()).isBetween(0.0, 45.0);
+        http().post("/api/white-light", Map.of());
+        assertThat(http().post("/api/white-light", Map.of("onPurpose", true)).status())
+                .isEqualTo(200);
+        JsonNode hung = http().post("/api/sheets/" + sheet + "/hang", Map.of()).json();
+        JsonNode last = hung.get("sheets").get(0);
+        assertThat(last.get("doubt").asString()).contains("white light was put on");
+        assertThat(http().get("/api/white-light").json().toString()).doesNotContain(sheet);
+    }
+
+    @Test
+    void theAlarmPutsTheLampOutAndMarksWhatLayOpen() {
+        lamp(1);
+        timer().pass(1);
+        JsonNode alarm = http().post("/api/alarm", Map.of()).json();
+        assertThat(alarm.get("safe").asBoolean()).isFalse();
+        JsonNode after = run();
+        assertThat(after.get("lampOn").asBoolean()).isFalse();
+        assertThat(after.get("resumed").asBoolean()).isTrue();
+        JsonNode given = http().post("/api/sheets/" + sheet + "/abandon", Map.of("reason", "alarm"))
+                .json();
+        assertThat(given.get("sheets").get(0).get("doubt").asString()).contains("alarm");
+    }
+
+    @Test
+    void whoeverLeavesPutsThePaperAwayAndComesBackToTheSameExposure() {
+        assertThat(happened("LEFT").get("left").asBoolean()).isTrue();
+        assertThat(run().get("whiteLight").get("safe").asBoolean()).isTrue();
+        assertThat(lamp(1).code()).isEqualTo("left");
+        JsonNode back = happened("CAME_BACK");
+        assertThat(back.get("whiteLight").get("safe").asBoolean()).isFalse();
+        assertThat(back.get("step").asInt()).isEqualTo(1);
+        assertThat(http().post("/api/sheets/" + sheet + "/events", Map.of("kind", "CAME_BACK"))
+                        .code())
+                .isEqualTo("not-now");
+    }
+
+    /** What was taken back did not happen; it stays in the file all the same. Light is never taken back. */
+    @Test
+    void theLastAnswerIsTakenBackAndLightNever() {
+        assertThat(http().post("/api/sheets/" + sheet + "/events", Map.of("kind", "TAKEN_BACK"))
+                        .code())
+                .isEqualTo("not-now");
+        exposesAll();
+        happened("IN_DEVELOPER");
+        happened("SLIP");
+        JsonNode back = happened("TAKEN_BACK");
+        assertThat(back.get("events").toString()).contains("SLIP").doesNotContain("IN_DEVELOPER");
+        assertThat(back.get("stepsDone").asInt()).isEqualTo(back.get("script").size());
+        assertThat(happened("AGAIN").get("events").toString()).contains("AGAIN");
+    }
+
+    private JsonNode happened(String kind) {
+        Answer answer = http().post("/api/sheets/" + sheet + "/events", Map.of("kind", kind));
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        return answer.json();
+    }
+
+    private void exposesAll() {
+        for (int step = 1; run().hasNonNull("step"); step++) {
+            lamp(step);
+            timer().pass(100);
+        }
+    }
 }

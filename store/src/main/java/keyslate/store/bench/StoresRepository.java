@@ -24,7 +24,8 @@ public final class StoresRepository {
     /** Tables of which a row is retired and never deleted. */
     private static final List<String> SHELVES = List.of("enlarger", "lens", "paper", "thing");
 
-    private static final String BATH = "SELECT id, place, process, name, mixed_at, capacity_m2, used_m2 FROM bath";
+    private static final String BATH =
+            "SELECT id, place, process, name, mixed_at, capacity_m2, used_m2, least_seconds FROM bath";
 
     private final Database database;
 
@@ -86,8 +87,8 @@ public final class StoresRepository {
 
     public void add(Bath bath) {
         insert(
-                "INSERT INTO bath (id, place, process, name, mixed_at, capacity_m2, used_m2) VALUES (:id, :place,"
-                        + " :process, :name, :mixedAt, :capacityM2, :usedM2)",
+                "INSERT INTO bath (id, place, process, name, mixed_at, capacity_m2, used_m2, least_seconds) VALUES (:id, :place,"
+                        + " :process, :name, :mixedAt, :capacityM2, :usedM2, :leastSeconds)",
                 bath);
     }
 

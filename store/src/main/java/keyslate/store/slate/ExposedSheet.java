@@ -1,5 +1,6 @@
 package keyslate.store.slate;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -69,6 +70,29 @@ public record ExposedSheet(
         return received;
     }
 
+    /** What happened, without the answers that were taken back. */
+    public List<SheetEvent> standing() {
+        List<SheetEvent> standing = new ArrayList<>();
+        for (SheetEvent event : events) {
+            if (SheetEvent.TAKEN_BACK.equals(event.kind())) {
+                for (int i = standing.size() - 1; i >= 0; i--) {
+                    if (standing.get(i).isAnswer()) {
+                        standing.remove(i);
+                        break;
+                    }
+                }
+            } else {
+                standing.add(event);
+            }
+        }
+        return standing;
+    }
+
+    /** Whether the printer closed the paper away and is out. */
+    public boolean isLeft() {
+        return count(SheetEvent.LEFT) > count(SheetEvent.CAME_BACK);
+    }
+
     /** Whether the paper lies in its box between two exposures. */
     public boolean isBoxed() {
         return count(SheetEvent.PAPER_BOXED) > count(SheetEvent.PAPER_TAKEN);
@@ -87,26 +111,34 @@ public record ExposedSheet(
     }
 
     private long count(String kind) {
-        return events.stream().filter(e -> e.kind().equals(kind)).count();
+        return standing().stream().filter(e -> e.kind().equals(kind)).count();
     }
 
-    /** Whether the black screen was lit while the paper was out, which may have fogged it. */
-    public boolean isDoubtful() {
+    /** What spoils a sheet from outside. */
+    public enum Doubt {
+        /** The black screen was lit for a look. */
+        GLANCE,
+        WHITE_LIGHT,
+        ALARM
+    }
+
+    /** What came on while the paper was out, and may have fogged it: the last of it. */
+    public Optional<Doubt> doubt() {
         boolean out = true;
-        for (SheetEvent event : events) {
+        Optional<Doubt> doubt = Optional.empty();
+        for (SheetEvent event : standing()) {
             switch (event.kind()) {
-                case SheetEvent.DRUM_CLOSED, SheetEvent.PAPER_BOXED -> out = false;
-                case SheetEvent.PAPER_TAKEN -> out = true;
-                case SheetEvent.GLANCE -> {
-                    if (out) {
-                        return true;
-                    }
-                }
+                case SheetEvent.DRUM_CLOSED, SheetEvent.PAPER_BOXED, SheetEvent.LEFT -> out = false;
+                case SheetEvent.PAPER_TAKEN, SheetEvent.CAME_BACK -> out = true;
+                case SheetEvent.GLANCE -> doubt = out ? Optional.of(Doubt.GLANCE) : doubt;
+                // These are written down only for paper that was not safe then, wherever it lay.
+                case SheetEvent.WHITE_LIGHT -> doubt = Optional.of(Doubt.WHITE_LIGHT);
+                case SheetEvent.ALARM -> doubt = Optional.of(Doubt.ALARM);
                 default -> {
                     // A tray changes nothing of it.
                 }
             }
         }
-        return false;
+        return doubt;
     }
 }
