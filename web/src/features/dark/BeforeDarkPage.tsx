@@ -5,6 +5,9 @@ import { useSlateContext } from "../../app/SlateFrame";
 import type { SlateView } from "../../shared/api/client";
 import { scriptOf, stationOf } from "../../shared/expose/planned";
 import { FocusLine } from "../../shared/expose/FocusLine";
+import { HandsFree } from "../../shared/expose/handsFree";
+import { RunCard } from "../../shared/expose/RunCard";
+import { ThisScreen } from "./ThisScreen";
 import { useBeginSheet } from "../../shared/expose/useBeginSheet";
 import { useKeys } from "../../shared/keys/keys";
 import { prepare, play, speak } from "../../shared/sound/player";
@@ -48,7 +51,8 @@ export function BeforeDarkPage() {
         </div>
         <p className="dark-areas">
           In the dark <kbd>Space</kbd> is the next thing, <kbd>R</kbd> says it again, <kbd>X</kbd> ends the
-          light, <kbd>⌫</kbd> <kbd>⌫</kbd> gives the sheet up.
+          light, <kbd>U</kbd> takes back, <kbd>B</kbd> leaves, <kbd>A</kbd> held is the alarm, <kbd>⌫</kbd>{" "}
+          <kbd>⌫</kbd> gives the sheet up. Foot: short next, long again, two seconds back.
         </p>
       </main>
       <aside className="panel dense" aria-label="Before the dark">
@@ -56,6 +60,8 @@ export function BeforeDarkPage() {
         <Changed slate={slate} />
         <List slate={slate} script={script} />
         <FocusLine slate={slate} />
+        <HandsFree exposures={script.length} />
+        <ThisScreen />
         <Verdict
           headline={`${seconds(total)} s of light, black until the drum is closed.`}
           why="A black screen is no proof of darkness: cover it. Rehearse once, with waste paper."
@@ -73,6 +79,7 @@ export function BeforeDarkPage() {
           <Button className="on-dark-quiet" disabled={script.length === 0} onClick={rehearse}>
             Rehearse <kbd>R</kbd>
           </Button>
+          <RunCard slate={slate} kind={kind} />
           <Button className="on-dark-quiet" onClick={back}>
             Back <kbd>Esc</kbd>
           </Button>
@@ -171,6 +178,7 @@ const HEARD: readonly { hear: string; means: string; notes: readonly [number, So
     ],
   },
   { hear: "a knock", means: "move the card", notes: [[0, "knock"]] },
+  { hear: "beats", means: "hands free: the lamp comes after eight", notes: [[0, "beat"]] },
   { hear: "a buzz", means: "not taken, wait for words", notes: [[0, "mistake"]] },
   { hear: "a wail", means: "full screen is left: cover the screen", notes: [[0, "alarm"]] },
 ];

@@ -113,7 +113,7 @@ export function Ask(props: {
   return (
     <div role="alertdialog" aria-label={props.label}>
       <p className="run-now">{props.words}</p>
-      <p>{props.small}</p>
+      <p className="run-then">{props.small}</p>
       <button type="button" onClick={props.onYes}>
         {props.yes} <kbd>{props.letter}</kbd>
       </button>

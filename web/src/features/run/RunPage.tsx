@@ -12,6 +12,7 @@ import { BigSetting } from "./BigSetting";
 import { RunPicture } from "./RunPicture";
 import { RunWords } from "./RunWords";
 import { type Next, isBoxed, labelOf, nextOf, paperIsOut } from "./next";
+import { useBeat } from "./useBeat";
 import { useElapsed } from "./useElapsed";
 import { useFirstKey } from "./useFirstKey";
 import { useFullScreen } from "./useFullScreen";
@@ -92,6 +93,7 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
       happened.mutate(next.kind);
     } else if (next.do === "hang") hang();
   };
+  const beat = useBeat(run, (step) => lamp.mutate({ on: true, step }));
   /** From a sheet that is done already, as when another window ended it. */
   const back = () => leave(run.state === "HUNG" ? run.lookedAtStation : run.station, false);
   /** One press, the next thing; slips, presses in the first light and presses while something is under way do nothing. */
@@ -100,6 +102,7 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
     setGivingUp(false);
     if (run.state !== "EXPOSING") return back();
     if (away.asked) return away.leave();
+    if (beat.counts) return beat.wait();
     const next = nextOf(run);
     // A wait for the fixer is no slip: it is said again, and nothing is put on.
     if (next.do === "hang" && !run.whiteLight.safe) return again();
@@ -230,7 +233,7 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
               onGiveUp={() => setGivingUp(true)}
             />
           )}
-          {run.state === "EXPOSING" && (
+          {run.state === "EXPOSING" && !givingUp && !away.asked && !whiteAsked && (
             <div className="run-more">
               {(
                 [

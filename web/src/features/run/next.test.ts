@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { RunView } from "../../shared/api/client";
 import { nextOf, paperIsOut } from "./next";
+import { beatsFor } from "./useBeat";
 
 const run = (part: Partial<RunView>): RunView =>
   ({
@@ -22,6 +23,14 @@ describe("one press does the next thing", () => {
   it("gives light while a step is left, and waits while a lamp of its own is lit", () => {
     expect(nextOf(run({ step: 2 }))).toEqual({ do: "light", step: 2 });
     expect(nextOf(run({ step: 2, lampOn: true }))).toEqual({ do: "wait" });
+  });
+
+  it("comes by itself on a beat only after the first exposure, with a lamp that is switched", () => {
+    expect(beatsFor(run({ step: 2 }))).toBe(2);
+    expect(beatsFor(run({ step: 1 }))).toBeUndefined();
+    expect(beatsFor(run({ step: 2, resumed: true }))).toBeUndefined();
+    expect(beatsFor(run({ step: 2, lamp: "MY_TIMER" }))).toBeUndefined();
+    expect(beatsFor(run({ step: 2, left: true }))).toBeUndefined();
   });
 
   it("waits for a printer who left, whose paper is put away", () => {

@@ -5,6 +5,9 @@ import { useKeys } from "../keys/keys";
 import { enterRoom, roomOf } from "../room/room";
 import { answer } from "./byHand";
 import { FocusLine } from "./FocusLine";
+import { HandsFree } from "./handsFree";
+import { RunCard } from "./RunCard";
+import { scriptOf } from "./planned";
 import { Verdict } from "../ui/Verdict";
 import { useBeginSheet } from "./useBeginSheet";
 
@@ -57,6 +60,7 @@ export function ExposeVerdict(props: {
   return (
     <>
       {!black && <FocusLine slate={slate} />}
+      {!black && <HandsFree exposures={scriptOf(slate, kind).length} />}
       <Verdict
         headline={problem ?? props.headline}
         why={problem ? props.mend : props.why}
@@ -76,6 +80,7 @@ export function ExposeVerdict(props: {
             Rehearse
           </Button>
         )}
+        {problem === undefined && <RunCard slate={slate} kind={kind} />}
       </Verdict>
     </>
   );

@@ -10,7 +10,7 @@ interface Voice {
   shape?: OscillatorType;
 }
 
-/** One table of sounds: lamp = click, second = tick, hands = pitch, card = knock, mistake = buzz, danger = wail. */
+/** One table of sounds: lamp = click, second = tick, hands = pitch, card = knock, count to the lamp = beat, mistake = buzz, danger = wail. */
 export const VOICES: Record<Sound, readonly Voice[]> = {
   lampOn: [{ at: 0, length: 0.03, volume: 0.35 }],
   lampOff: [
@@ -32,6 +32,7 @@ export const VOICES: Record<Sound, readonly Voice[]> = {
     { hertz: 130, at: 0, length: 0.06, volume: 0.5, shape: "triangle" },
     { hertz: 130, at: 0.11, length: 0.06, volume: 0.5, shape: "triangle" },
   ],
+  beat: [{ hertz: 330, at: 0, length: 0.09, volume: 0.22, shape: "triangle" }],
   mistake: [{ hertz: 92, at: 0, length: 0.3, volume: 0.3, shape: "sawtooth" }],
   done: [
     { hertz: 784, at: 0, length: 0.4, volume: 0.22 },

@@ -10,6 +10,7 @@ export type Sound =
   | "burnOpens"
   | "burnCloses"
   | "knock"
+  | "beat"
   | "mistake"
   | "done"
   | "alarm";

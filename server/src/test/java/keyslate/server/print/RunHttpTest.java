@@ -3,10 +3,14 @@ package keyslate.server.print;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.io.IOException;
 import java.util.List;
 import java.util.Map;
 import keyslate.server.ApplicationTest;
 import keyslate.server.Http.Answer;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -335,6 +339,23 @@ class RunHttpTest extends ApplicationTest {
         assertThat(back.get("events").toString()).contains("SLIP").doesNotContain("IN_DEVELOPER");
         assertThat(back.get("stepsDone").asInt()).isEqualTo(back.get("script").size());
         assertThat(happened("AGAIN").get("events").toString()).contains("AGAIN");
+    }
+
+    @Test
+    void theRunHangsOnTheWallAsACard() throws IOException {
+        String strip = http().newSlate("Drying loft");
+        int steps = http().get("/api/slates/" + strip)
+                .json()
+                .get("test")
+                .get("script")
+                .size();
+        try (PDDocument card = Loader.loadPDF(http().bytes("/api/slates/" + strip + "/run-card/STRIP"))) {
+            String words = new PDFTextStripper().getText(card);
+            assertThat(words).contains("Drying loft, Strip", "Whole strip", "An alarm comes before paper");
+            assertThat(card.getNumberOfPages()).isEqualTo(1);
+        }
+        assertThat(http().get("/api/slates/" + strip + "/run-card/NOTHING").status())
+                .isEqualTo(422);
     }
 
     private JsonNode happened(String kind) {

@@ -1,0 +1,115 @@
+package keyslate.server.journey;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Keyboard;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.Test;
+
+/** What hands do in a run besides giving light: a held foot switch, leaving, a word on how it went, white light asked too early, the alarm. */
+class RunByHandIT extends JourneyTest {
+    private static final int LONG_MS = 800;
+    private static final int HELD_MS = 2300;
+
+    private String begins(String title) {
+        String slate = printer().startsSlate("9", title, "");
+        printer().goesTo("Test");
+        printer().presses("Expose strip");
+        page().waitForURL("**/runs/**");
+        assertThat(printer().runWords()).containsText("exposure 1 of");
+        return slate;
+    }
+
+    private void holds(int milliseconds) {
+        Keyboard keys = page().keyboard();
+        keys.down(" ");
+        page().waitForTimeout(milliseconds);
+        keys.up(" ");
+    }
+
+    private Locator allTheSame() {
+        return printer().button("Hang it all the same");
+    }
+
+    private void givesUp() {
+        page().keyboard().press("Backspace");
+        page().keyboard().press("Backspace");
+        page().waitForURL("**/slates/**");
+    }
+
+    @Test
+    void aHeldFootSwitchGivesNoLightAndTakesBackTheLastAnswer() {
+        begins("By foot");
+        holds(LONG_MS);
+        holds(HELD_MS);
+        assertThat(printer().runWords()).containsText("exposure 1 of");
+        printer().givesLight(() -> page().keyboard().press(" "), Integer.MAX_VALUE);
+        page().keyboard().press(" ");
+        assertThat(printer().runWords()).containsText("in the stop");
+        holds(HELD_MS);
+        assertThat(printer().runWords()).containsText("in the developer");
+        givesUp();
+    }
+
+    @Test
+    void whiteLightIsRefusedThenAllowedAndTheSheetSaysSo() {
+        begins("Too early");
+        // In another window of the same darkroom.
+        Page other = page().context().newPage();
+        other.navigate("/");
+        Printer there = new Printer(other);
+        there.presses("Safelight");
+        there.presses("White");
+        assertThat(other.getByText("White light would fog paper")).isVisible();
+        assertThat(other.getByText("is out of its box").first()).isVisible();
+        assertThat(Pixels.firstAgainst(other.screenshot(), Pixels::isSafe)).isEmpty();
+        there.presses("Stay dark");
+        assertThat(Pixels.firstAgainst(other.screenshot(), Pixels::isSafe)).isEmpty();
+        other.close();
+        printer().givesLight(() -> page().keyboard().press(" "), Integer.MAX_VALUE);
+        page().keyboard().press("h");
+        assertThat(allTheSame()).isVisible();
+        assertThat(Pixels.firstAgainst(page().screenshot(), Pixels::isSafe)).isEmpty();
+        printer().presses("Wait");
+        assertThat(printer().button("Hang it, white")).isVisible();
+        page().keyboard().press("h");
+        page().keyboard().press("h");
+        page().waitForURL("**/slates/**");
+        assertThat(page().getByText("white light was put on").first()).isVisible();
+    }
+
+    @Test
+    void whoeverLeavesFindsTheRunWhereItWasAfterAReload() {
+        begins("Away");
+        printer().givesLight(() -> page().keyboard().press(" "), 1);
+        page().keyboard().press("s");
+        page().keyboard().press("b");
+        assertThat(page().getByRole(AriaRole.ALERTDIALOG)).containsText("Count the pieces");
+        assertThat(Pixels.firstAgainst(page().screenshot(), Pixels::isSafe)).isEmpty();
+        page().keyboard().press("b");
+        assertThat(printer().runWords()).containsText("All paper is put away");
+        page().reload();
+        assertThat(printer().runWords()).containsText("All paper is put away");
+        printer().presses("I am back");
+        assertThat(printer().runWords()).containsText("exposure 2 of");
+        givesUp();
+    }
+
+    @Test
+    void theAlarmIsOneKeyHeldAndMarksTheSheet() {
+        begins("Alarm");
+        page().keyboard().press("a");
+        assertThat(printer().runWords()).containsText("exposure 1 of");
+        page().keyboard().down("a");
+        assertThat(page().getByText("Leave. Paper is replaceable.")).isVisible();
+        page().keyboard().up("a");
+        assertThat(page().getByText("Marked as suspect").first()).isVisible();
+        assertThat(page().evaluate("() => document.documentElement.dataset.room"))
+                .isEqualTo("white");
+        printer().presses("It is over");
+        givesUp();
+    }
+}
