@@ -12,7 +12,7 @@ export function ThisScreen() {
     keepScreen(next);
   };
   return (
-    <details className="more" open={screen.kind === "" || undefined}>
+    <details className="more">
       <summary>This screen: {saysOf(screen)}</summary>
       <Choice
         label="What it is, and where"

@@ -7,11 +7,12 @@ export function RunCard(props: { slate: SlateView; kind: string }) {
   return (
     <a
       className="on-dark-link"
+      title="This run on a card for the wall (PDF)"
       href={`/api/slates/${props.slate.id}/run-card/${props.kind}`}
       target="_blank"
       rel="noreferrer"
     >
-      Card for the wall
+      Card
     </a>
   );
 }

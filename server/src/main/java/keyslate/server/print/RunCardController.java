@@ -11,9 +11,12 @@ import keyslate.server.sheet.SheetViews.StepView;
 import keyslate.server.sheet.StepWords;
 import keyslate.server.slate.SlateAssembler;
 import keyslate.server.slate.SlateService;
+import keyslate.server.subject.Subject;
+import keyslate.server.subject.Subjects;
 import keyslate.server.web.RefusedException;
 import keyslate.store.Database;
 import keyslate.store.slate.RecipeRepository;
+import keyslate.store.slate.Slate;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -25,6 +28,7 @@ import org.springframework.web.bind.annotation.RestController;
 class RunCardController {
     private final Database database;
     private final SlateService slates;
+    private final Subjects subjects;
     private final SlateAssembler assembler;
     private final RecipeRepository recipes;
     private final Rigs rigs;
@@ -33,12 +37,14 @@ class RunCardController {
     RunCardController(
             Database database,
             SlateService slates,
+            Subjects subjects,
             SlateAssembler assembler,
             RecipeRepository recipes,
             Rigs rigs,
             SheetKinds kinds) {
         this.database = database;
         this.slates = slates;
+        this.subjects = subjects;
         this.assembler = assembler;
         this.recipes = recipes;
         this.rigs = rigs;
@@ -49,19 +55,23 @@ class RunCardController {
     @GetMapping(path = "/api/slates/{id}/run-card/{kind}", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> card(@PathVariable String id, @PathVariable String kind) {
         SheetKind sheet = kinds.asked(kind);
-        RunCard card = database.inSnapshot(() -> {
-            Rig rig = rigs.of(recipes.get(slates.find(id).recipeId()));
-            try {
-                List<StepView> steps =
-                        StepWords.of(sheet.plan(rig, assembler.small(rig)).steps(), rig);
-                String stands = rig.light().notation() + ", "
-                        + Show.aperture(rig.mark().engraved()) + ", "
-                        + rig.paper().name() + " " + rig.paper().batch();
-                return new RunCard(rig.recipe().naming().title() + ", " + sheet.name(rig), stands, steps);
-            } catch (QuantityException e) {
-                throw RefusedException.of("/kind", e.kind().code(), Show.sentence(e.getMessage()));
-            }
-        });
+        Slate slate = slates.find(id);
+        Subject subject = subjects.of(slate);
+        RunCard card = assembler.with(subject, () -> database.inSnapshot(() -> card(slate, subject, sheet)));
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).body(card.pdf());
+    }
+
+    private RunCard card(Slate slate, Subject subject, SheetKind sheet) {
+        Rig rig = rigs.of(recipes.get(slate.recipeId()), subject);
+        try {
+            List<StepView> steps =
+                    StepWords.of(sheet.plan(rig, assembler.small(rig)).steps(), rig);
+            String stands = rig.light().notation() + ", "
+                    + Show.aperture(rig.mark().engraved()) + ", "
+                    + rig.paper().name() + " " + rig.paper().batch();
+            return new RunCard(rig.recipe().naming().title() + ", " + sheet.name(rig), stands, steps);
+        } catch (QuantityException e) {
+            throw RefusedException.of("/kind", e.kind().code(), Show.sentence(e.getMessage()));
+        }
     }
 }

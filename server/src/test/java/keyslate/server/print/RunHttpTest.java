@@ -344,11 +344,6 @@ class RunHttpTest extends ApplicationTest {
     @Test
     void theRunHangsOnTheWallAsACard() throws IOException {
         String strip = http().newSlate("Drying loft");
-        int steps = http().get("/api/slates/" + strip)
-                .json()
-                .get("test")
-                .get("script")
-                .size();
         try (PDDocument card = Loader.loadPDF(http().bytes("/api/slates/" + strip + "/run-card/STRIP"))) {
             String words = new PDFTextStripper().getText(card);
             assertThat(words).contains("Drying loft, Strip", "Whole strip", "An alarm comes before paper");
