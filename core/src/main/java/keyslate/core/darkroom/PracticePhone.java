@@ -15,7 +15,7 @@ import keyslate.core.test.PieceMarks;
  */
 public final class PracticePhone {
     private static final int WIDE = 1600;
-    private static final int HIGH = 1200;
+    private static final double HIGH_OF_WIDE = 0.75;
     private static final double RIM = 0.05;
     private static final double GAP = 0.12;
     private static final double CLIP = 0.14;
@@ -49,22 +49,28 @@ public final class PracticePhone {
      * @param columns how many lie in a row
      */
     public static Look picture(List<Sheet> sheets, int columns, long seed) {
+        return picture(sheets, columns, seed, WIDE);
+    }
+
+    /** The same by a phone of fewer pixels, so many across. */
+    public static Look picture(List<Sheet> sheets, int columns, long seed, int wide) {
+        int high = (int) (HIGH_OF_WIDE * wide);
         SplittableRandom random = new SplittableRandom(seed);
         Scene scene = new Scene(sheets, columns);
         double tilt = Math.toRadians(TILT_DEGREES * (2 * random.nextDouble() - 1));
         double keystone = KEYSTONE * (2 * random.nextDouble() - 1);
         double uneven = UNEVEN_STOPS * random.nextDouble();
         double from = 2 * Math.PI * random.nextDouble();
-        double scale = FILLS * Math.min(WIDE / scene.width(), HIGH / scene.height());
-        byte[] codes = new byte[3 * WIDE * HIGH];
+        double scale = FILLS * Math.min(wide / scene.width(), high / scene.height());
+        byte[] codes = new byte[3 * wide * high];
         double[] light = new double[3];
-        for (int y = 0; y < HIGH; y++) {
-            for (int x = 0; x < WIDE; x++) {
-                double across = (x + 0.5) / WIDE - 0.5;
-                double down = (y + 0.5) / HIGH - 0.5;
+        for (int y = 0; y < high; y++) {
+            for (int x = 0; x < wide; x++) {
+                double across = (x + 0.5) / wide - 0.5;
+                double down = (y + 0.5) / high - 0.5;
                 double depth = 1 + 2 * keystone * across;
-                double px = across * WIDE / scale / depth;
-                double py = down * HIGH / scale / depth;
+                double px = across * wide / scale / depth;
+                double py = down * high / scale / depth;
                 scene.light(
                         Math.cos(tilt) * px + Math.sin(tilt) * py, Math.cos(tilt) * py - Math.sin(tilt) * px, light);
                 double falls =
@@ -72,11 +78,11 @@ public final class PracticePhone {
                 for (int c = 0; c < 3; c++) {
                     double lit = light[c] * falls * CAST[c];
                     double noise = NOISE * Math.sqrt(lit + 0.01) * (random.nextDouble() + random.nextDouble() - 1);
-                    codes[3 * (y * WIDE + x) + c] = (byte) ToneEncoding.encode(Math.max(0, lit + 2.4 * noise));
+                    codes[3 * (y * wide + x) + c] = (byte) ToneEncoding.encode(Math.max(0, lit + 2.4 * noise));
                 }
             }
         }
-        return Look.colour(WIDE, HIGH, codes);
+        return Look.colour(wide, high, codes);
     }
 
     /** The table with its sheets; a sheet is 1 high, places are counted from the middle of all. */

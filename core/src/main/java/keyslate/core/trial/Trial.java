@@ -16,6 +16,7 @@ import keyslate.core.trial.printer.ColourByScan;
 import keyslate.core.trial.printer.ColourCraftRules;
 import keyslate.core.trial.printer.ColourDarkroom;
 import keyslate.core.trial.printer.LocalByStrips;
+import keyslate.core.trial.printer.MonoByPicture;
 import keyslate.core.trial.printer.MonoByStrips;
 import keyslate.core.trial.printer.MonoByTests;
 import keyslate.core.trial.printer.MonoCraftRules;
@@ -45,6 +46,9 @@ public final class Trial {
     private static final int COLOUR_PIECES = 3;
     /** The proof itself: a start, which a strip follows. */
     private static final int PROOF_PIECES = 1;
+
+    private static final int PICTURE_PIECES = 1;
+    private static final double ON_TIME_STOPS = 1.0 / 12;
 
     private static final double GOOD_START_STOPS = 1.0 / 3;
     private static final double GOOD_MOVE_STOPS = 1.0 / 6;
@@ -121,6 +125,10 @@ public final class Trial {
                 tested("mono-presses", MonoByTests.Kind.PRESSES),
                 tested("mono-wedge", MonoByTests.Kind.WEDGE),
                 tested("mono-guess", MonoByTests.Kind.GUESS),
+                new Method("mono-picture", Advice.STATION, PICTURE_PIECES, Trial::isOnTime, seed -> {
+                    TestedMono world = new TestedMono(seed);
+                    return errors(MonoByPicture.follow(world), world::errorOf);
+                }),
                 new Method("mono-split", Advice.CORE_ONLY, MONO_PIECES, s -> split(new SimulatedMono(s))),
                 new Method(
                         "colour-viewing-filters",
@@ -190,6 +198,11 @@ public final class Trial {
     private static List<PrintError> move(long seed, boolean calibrated) {
         SimulatedMove world = new SimulatedMove(seed);
         return List.of(world.errorOf(CarryOver.follow(world, calibrated)));
+    }
+
+    /** The time alone, through the filter of the strip: one picture tells nothing of other filters. */
+    private static boolean isOnTime(PrintError error) {
+        return error.stops() <= ON_TIME_STOPS;
     }
 
     private static boolean isGoodMove(PrintError error) {

@@ -33,6 +33,7 @@ class TrialTest {
                         "mono-presses",
                         "mono-wedge",
                         "mono-guess",
+                        "mono-picture",
                         "mono-split",
                         "colour-viewing-filters",
                         "colour-ring-around",

@@ -6,16 +6,23 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.Set;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.GradeScale;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.contrast.VariableContrastPaper.FilterLight;
+import keyslate.core.darkroom.ColourRaster;
+import keyslate.core.darkroom.Look;
+import keyslate.core.darkroom.PracticePhone;
+import keyslate.core.darkroom.Raster;
+import keyslate.core.darkroom.ToneEncoding;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Grade;
 import keyslate.core.quantity.Stops;
 import keyslate.core.trial.printer.MonoByTests;
 import keyslate.core.trial.printer.MonoDarkroom;
 import keyslate.core.trial.printer.MonoRecipe;
+import keyslate.core.trial.printer.PictureTable;
 import keyslate.core.trial.printer.StripOnPaper;
 import keyslate.core.trial.printer.TestTable;
 
@@ -23,7 +30,7 @@ import keyslate.core.trial.printer.TestTable;
  * A darkroom in monochrome that keeps to nobody's constants: a lag of 0 to 0.4 s, openings 0.03 stop off each, a filter set whose factors are 0.1 stop off each and
  * whose ranges 5 ISO units together and 2 each, its speeds matched at a tone between net 0.04 and 0.6. It answers with what is seen on paper.
  */
-public final class TestedMono implements TestTable {
+public final class TestedMono implements TestTable, PictureTable {
     private static final VariableContrastPaper PAPER = new VariableContrastPaper();
     private static final double LONGEST_LAG = 0.4;
     private static final double OPENING_STOPS = 0.03;
@@ -40,6 +47,9 @@ public final class TestedMono implements TestTable {
     private static final double SOFTEST_GRADE = 0.25;
     private static final double HARDEST_GRADE = 4.25;
     private static final double LEAST_SECONDS = 0.01;
+    private static final int PATCH_PIXELS = 24;
+    private static final int STRIP_PIXELS = 90;
+    private static final int PHONE_PIXELS = 800;
 
     private final Map<GradeFilter, FilterLight> filters = new EnumMap<>(GradeFilter.class);
     private final Map<Double, Double> openings = new HashMap<>();
@@ -106,6 +116,34 @@ public final class TestedMono implements TestTable {
     @Override
     public double tooDark(GradeFilter filter, Given sheet) {
         return eye.tooDark(stopsOver(filter, sheet));
+    }
+
+    @Override
+    public ColourRaster picture(GradeFilter filter, List<Given> test) {
+        FilterLight light = filters.get(filter);
+        int wide = test.size() * PATCH_PIXELS;
+        byte[] codes = new byte[wide * STRIP_PIXELS];
+        for (int i = 0; i < codes.length; i++) {
+            double tone = i / wide < STRIP_PIXELS / 2 ? highlight : SHADOW_DENSITY;
+            double log = given(test.get(i % wide / PATCH_PIXELS)) + lightLog - tone + light.blueLog();
+            double density = VariableContrastPaper.PAPER_WHITE + PAPER.netDensityAt(log, light.ratio());
+            codes[i] = (byte) ToneEncoding.encode(Math.pow(10, -density));
+        }
+        Look look = Look.grey(wide, STRIP_PIXELS, codes);
+        PracticePhone.Sheet sheet = new PracticePhone.Sheet(look, Set.of());
+        return linear(PracticePhone.picture(List.of(sheet), 1, openingFate.seed(), PHONE_PIXELS));
+    }
+
+    private static ColourRaster linear(Look look) {
+        Raster[] planes = new Raster[3];
+        for (int c = 0; c < planes.length; c++) {
+            float[] samples = new float[look.width() * look.height()];
+            for (int i = 0; i < samples.length; i++) {
+                samples[i] = (float) ToneEncoding.decode(look.samples()[3 * i + c] & 0xff);
+            }
+            planes[c] = Raster.over(look.width(), look.height(), samples);
+        }
+        return new ColourRaster(planes[0], planes[1], planes[2]);
     }
 
     /** The same darkroom for a printer who makes equal bursts and knows no other test. */
