@@ -27,6 +27,7 @@ export function listOf(slate: SlateView, script: readonly Step[]): Item[] {
       words: `${setup.paperName}, ${setup.paperBatch}; box shut after`,
       always: first || changed.has("paper"),
     },
+    ...(slate.otherBox === undefined ? [] : [{ words: slate.otherBox, always: true }]),
     ...(boxed
       ? [
           {

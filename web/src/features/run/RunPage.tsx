@@ -12,6 +12,7 @@ import { BigSetting } from "./BigSetting";
 import { RunPicture } from "./RunPicture";
 import { RunWords } from "./RunWords";
 import { type Next, isBoxed, labelOf, nextOf, paperIsOut } from "./next";
+import { useBag } from "./useBag";
 import { useBeat } from "./useBeat";
 import { useElapsed } from "./useElapsed";
 import { useFirstKey } from "./useFirstKey";
@@ -162,10 +163,11 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
     takes: wakes,
   });
   useHeldKey("a", { short: () => speak([SAID.holdForAlarm]), long: alarm.give });
+  const bag = useBag(press);
   if (alarm.given) return <Alarm says={alarm.given} onBack={alarm.end} />;
   const next = nextOf(run);
   return (
-    <main className="run" aria-label={`${run.label} of ${run.title}`} data-keys="own">
+    <main className="run" aria-label={`${run.label} of ${run.title}`} data-keys="own" {...bag}>
       <h1 className="visually-hidden">
         {run.label}, {run.title}
       </h1>

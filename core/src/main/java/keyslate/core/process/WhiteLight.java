@@ -1,7 +1,5 @@
 package keyslate.core.process;
 
-import java.time.Duration;
-import java.time.Instant;
 import java.util.List;
 import keyslate.core.quantity.Check;
 
@@ -43,22 +41,27 @@ public record WhiteLight(Where where, boolean safe, double waitSeconds) {
         CAME_BACK
     }
 
-    /** A move with its moment. */
-    public record Moved(Move move, Instant at) {}
+    /**
+     * A move with its moment.
+     *
+     * @param atSeconds on the clock of the wall, from any one moment
+     */
+    public record Moved(Move move, double atSeconds) {}
 
     /**
      * As it stands now.
      *
      * @param moves in their order, without those that were taken back
      * @param fixerSeconds the least time in the fixer
+     * @param nowSeconds on the same clock as the moves
      * @param clockSpeed seconds of the craft in a second of the wall
      */
-    public static WhiteLight of(List<Moved> moves, double fixerSeconds, Instant now, double clockSpeed) {
+    public static WhiteLight of(List<Moved> moves, double fixerSeconds, double nowSeconds, double clockSpeed) {
         Check.positive("fixer", fixerSeconds, "s");
         Check.positive("clock", clockSpeed, "");
         Where where = Where.UNDER_THE_LAMP;
         Where before = where;
-        Instant inFixer = now;
+        double inFixer = nowSeconds;
         for (Moved moved : moves) {
             switch (moved.move()) {
                 case BOXED -> where = Where.IN_ITS_BOX;
@@ -68,7 +71,7 @@ public record WhiteLight(Where where, boolean safe, double waitSeconds) {
                 case STOP -> where = Where.IN_THE_STOP;
                 case FIXER -> {
                     where = Where.IN_THE_FIXER;
-                    inFixer = moved.at();
+                    inFixer = moved.atSeconds();
                 }
                 case LEFT -> {
                     before = where;
@@ -81,7 +84,7 @@ public record WhiteLight(Where where, boolean safe, double waitSeconds) {
         return switch (where) {
             case IN_ITS_BOX, IN_THE_DRUM, PUT_AWAY -> new WhiteLight(where, true, 0);
             case IN_THE_FIXER -> {
-                double lain = Duration.between(inFixer, now).toMillis() / 1000.0 * clockSpeed;
+                double lain = (nowSeconds - inFixer) * clockSpeed;
                 yield new WhiteLight(where, lain >= fixerSeconds, Math.max(0, fixerSeconds - lain));
             }
             default -> new WhiteLight(where, false, 0);

@@ -2,7 +2,6 @@ package keyslate.core.process;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.Instant;
 import java.util.List;
 import keyslate.core.process.WhiteLight.Move;
 import keyslate.core.process.WhiteLight.Moved;
@@ -10,14 +9,12 @@ import keyslate.core.process.WhiteLight.Where;
 import org.junit.jupiter.api.Test;
 
 class WhiteLightTest {
-    private static final Instant START = Instant.parse("2026-03-01T20:00:00Z");
-
     private static WhiteLight after(double seconds, Moved... moves) {
-        return WhiteLight.of(List.of(moves), 60, START.plusMillis((long) (1000 * seconds)), 1);
+        return WhiteLight.of(List.of(moves), 60, seconds, 1);
     }
 
     private static Moved at(double seconds, Move move) {
-        return new Moved(move, START.plusMillis((long) (1000 * seconds)));
+        return new Moved(move, seconds);
     }
 
     @Test
@@ -32,8 +29,7 @@ class WhiteLightTest {
         assertThat(after(40, at(10, Move.FIXER))).isEqualTo(new WhiteLight(Where.IN_THE_FIXER, false, 30));
         assertThat(after(69.9, at(10, Move.FIXER)).safe()).isFalse();
         assertThat(after(70, at(10, Move.FIXER)).safe()).isTrue();
-        assertThat(WhiteLight.of(List.of(at(10, Move.FIXER)), 60, START.plusSeconds(12), 40)
-                        .safe())
+        assertThat(WhiteLight.of(List.of(at(10, Move.FIXER)), 60, 12, 40).safe())
                 .isTrue();
     }
 

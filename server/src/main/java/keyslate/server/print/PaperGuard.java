@@ -38,7 +38,10 @@ class PaperGuard {
         double speed = lamps.clockSpeed(rig.enlarger().id());
         double least = fixer(rig).orElse(WhiteLight.USUAL_FIXER_SECONDS);
         WhiteLight light = WhiteLight.of(
-                sheet.standing().stream().flatMap(e -> move(e).stream()).toList(), least, clock.instant(), speed);
+                sheet.standing().stream().flatMap(e -> move(e).stream()).toList(),
+                least,
+                seconds(clock.instant()),
+                speed);
         if (light.safe()) {
             return new WhiteLightView(true, 0, "White light is safe.");
         }
@@ -63,8 +66,12 @@ class PaperGuard {
                 .reduce((first, last) -> last);
     }
 
+    private static double seconds(Instant moment) {
+        return moment.toEpochMilli() / 1000.0;
+    }
+
     private static Optional<Moved> move(SheetEvent event) {
-        Instant at = Instant.parse(event.happenedAt());
+        double at = seconds(Instant.parse(event.happenedAt()));
         return Optional.ofNullable(
                         switch (event.kind()) {
                             case SheetEvent.PAPER_BOXED -> Move.BOXED;

@@ -37,11 +37,13 @@ import keyslate.server.test.PlannedTests;
 import keyslate.server.test.TestViews.TestView;
 import keyslate.server.tone.Tones;
 import keyslate.store.negative.Frame;
+import keyslate.store.slate.Decision;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.Sheet;
 import keyslate.store.slate.Slate;
 import keyslate.store.slate.SlateRepository;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** The view of a slate, with everything that is computed from it. */
@@ -183,6 +185,7 @@ public class SlateAssembler {
                         ? List.of()
                         : Differences.between(cord.get(cord.size() - 1).rig(), rig),
                 byHand.lines(rig.medium().isExposedInFullDark()),
+                otherBox(rig, cord),
                 NextStep.of(slate, rig, cord, kinds),
                 basisView(rig.subject(), basis),
                 previews.key(rig, basis),
@@ -203,6 +206,18 @@ public class SlateAssembler {
                 SetupViews.setup(rig, List.of(), null),
                 SetupViews.base(rig),
                 sheet.stood() != null);
+    }
+
+    /** A test from another box tells little of this one: batches differ by a third of a stop as a rule. */
+    private static @Nullable String otherBox(Rig now, List<OnCord> cord) {
+        return cord.stream()
+                .filter(s -> s.patches().isPresent()
+                        && s.exposed().decisions().stream().anyMatch(d -> Decision.READING.equals(d.kind())))
+                .reduce((first, last) -> last)
+                .filter(s -> !s.rig().paper().id().equals(now.paper().id()))
+                .map(s -> s.view().label() + " was made on " + s.rig().paper().name() + ", "
+                        + s.rig().paper().batch() + ": this box may differ by a third of a stop or more.")
+                .orElse(null);
     }
 
     /** The slate as a small print on the bench. */

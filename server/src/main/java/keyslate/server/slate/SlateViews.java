@@ -77,6 +77,7 @@ public final class SlateViews {
      * What an edit can change; also the answer of an edit.
      *
      * @param geometry what follows from size, lens and opening
+     * @param otherBox that the last test that was read is of another box than the one that stands, in a sentence; none where it is not
      * @param byHand what of the equipment is looked at by hand once an evening, in words
      * @param previewKey names what the preview shows: the same key, the same picture
      */
@@ -93,6 +94,7 @@ public final class SlateViews {
             LocalView local,
             List<Difference> differences,
             List<String> byHand,
+            @Nullable String otherBox,
             NextStepView next,
             PreviewBasisView previewBasis,
             String previewKey,

@@ -98,6 +98,23 @@ class RunByHandIT extends JourneyTest {
         givesUp();
     }
 
+    /** The lamp is the server's: it goes off in time with nobody there, and the run waits where it stood. */
+    @Test
+    void aBrowserThatIsClosedInMidBurstLosesNothing() {
+        begins("Closed");
+        String run = page().url();
+        page().keyboard().press(" ");
+        assertThat(printer().runWords()).containsText("Now,");
+        Printer there = otherWindow();
+        page().close();
+        Page again = there.page();
+        again.navigate(run);
+        assertThat(there.runWords()).containsText("exposure 2 of");
+        again.keyboard().press("Backspace");
+        again.keyboard().press("Backspace");
+        again.waitForURL("**/slates/**");
+    }
+
     @Test
     void theAlarmIsOneKeyHeldAndMarksTheSheet() {
         begins("Alarm");

@@ -5,13 +5,12 @@ import java.util.List;
 import java.util.stream.IntStream;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.VariableContrastPaper;
-import keyslate.core.darkroom.ColourRaster;
 import keyslate.core.exposure.LampLag;
-import keyslate.core.picture.PaperFinder;
 import keyslate.core.picture.PictureOfTest;
 import keyslate.core.picture.PictureOfTest.Density;
 import keyslate.core.picture.PictureOfTest.Known;
 import keyslate.core.picture.PictureOfTest.Planned;
+import keyslate.core.picture.TakenPicture;
 import keyslate.core.picture.ToneTime;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.reading.Corners;
@@ -36,12 +35,11 @@ public final class MonoByPicture {
             double received = GUESS_SECONDS * Math.pow(2, (k - (PATCHES - 1) / 2.0) / 3);
             given.add(new Given(Printers.tenth(received + lag.inSeconds()), 1, 0, 1));
         }
-        ColourRaster light = table.picture(GradeFilter.G2, given);
-        List<Corners> found = PaperFinder.in(light);
+        TakenPicture taken = table.picture(GradeFilter.G2, given);
+        List<Corners> found = taken.papers();
         List<Double> lines =
                 IntStream.range(1, PATCHES).mapToObj(i -> i / (double) PATCHES).toList();
-        PictureOfTest picture = PictureOfTest.of(
-                light,
+        PictureOfTest picture = taken.measured(
                 List.of(found.isEmpty() ? Corners.whole() : found.get(0)),
                 new Planned(lines, true, true, true),
                 Known.NOTHING);

@@ -2,7 +2,7 @@ package keyslate.core.trial.printer;
 
 import java.util.List;
 import keyslate.core.contrast.GradeFilter;
-import keyslate.core.darkroom.ColourRaster;
+import keyslate.core.picture.TakenPicture;
 import keyslate.core.trial.printer.TestTable.Given;
 
 /** A darkroom whose printer takes a picture of a test and lets it be read. */
@@ -10,8 +10,6 @@ public interface PictureTable {
     /**
      * The picture of a same-spot strip with a white rim, patches from left to right: the upper half of each is the brightest tone that must keep detail, the lower half the tone that
      * should be the deepest.
-     *
-     * @return linear light
      */
-    ColourRaster picture(GradeFilter filter, List<Given> test);
+    TakenPicture picture(GradeFilter filter, List<Given> test);
 }

@@ -16,6 +16,7 @@ import keyslate.core.darkroom.Look;
 import keyslate.core.darkroom.PracticePhone;
 import keyslate.core.darkroom.Raster;
 import keyslate.core.darkroom.ToneEncoding;
+import keyslate.core.picture.TakenPicture;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Grade;
 import keyslate.core.quantity.Stops;
@@ -119,7 +120,7 @@ public final class TestedMono implements TestTable, PictureTable {
     }
 
     @Override
-    public ColourRaster picture(GradeFilter filter, List<Given> test) {
+    public TakenPicture picture(GradeFilter filter, List<Given> test) {
         FilterLight light = filters.get(filter);
         int wide = test.size() * PATCH_PIXELS;
         byte[] codes = new byte[wide * STRIP_PIXELS];
@@ -131,7 +132,7 @@ public final class TestedMono implements TestTable, PictureTable {
         }
         Look look = Look.grey(wide, STRIP_PIXELS, codes);
         PracticePhone.Sheet sheet = new PracticePhone.Sheet(look, Set.of());
-        return linear(PracticePhone.picture(List.of(sheet), 1, openingFate.seed(), PHONE_PIXELS));
+        return new TakenPicture(linear(PracticePhone.picture(List.of(sheet), 1, openingFate.seed(), PHONE_PIXELS)));
     }
 
     private static ColourRaster linear(Look look) {
