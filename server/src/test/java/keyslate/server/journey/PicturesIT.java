@@ -36,7 +36,7 @@ class PicturesIT extends JourneyTest {
                 assertThat(printer().button("Set 0/")).isVisible();
             }
             // These are looked at by the rules of every view; one picture of colour and one of stores are enough.
-            if (!List.of("colour-setup", "colour-plan", "colour-judge", "measure", "cut")
+            if (!List.of("colour-setup", "colour-plan", "colour-judge", "measure", "cut", "rehearsal")
                     .contains(view.name())) {
                 take(view.name());
             }
@@ -72,6 +72,27 @@ class PicturesIT extends JourneyTest {
         page().waitForURL("**/runs/**");
         assertThat(printer().runWords()).containsText("exposure 1 of");
         take("run");
+    }
+
+    @Test
+    void eAStripFromItsPicture() {
+        printer().startsSlate("9", "By its picture", "The wall behind the racks, mid grey.");
+        printer().goesTo("Test");
+        printer().presses("Expose strip");
+        printer().givesAllLightAndHangs();
+        printer().presses("Take one with the practice phone");
+        printer().presses("Hang this picture");
+        assertThat(printer().button("Hang this picture")).not().isVisible();
+        page().keyboard().press("i");
+        page().waitForFunction("() => document.querySelector('.read-picture img')?.naturalWidth > 0");
+        page().keyboard().press("m");
+        Locator spots = page().locator(".picture-spots span");
+        double[] across = {0.26, 0.42, 0.58};
+        for (int i = 0; i < across.length; i++) {
+            printer().taps(page().locator(".read-picture"), across[i], 0.5);
+            assertThat(spots).hasCount(i + 1);
+        }
+        take("test-picture");
     }
 
     @Test
