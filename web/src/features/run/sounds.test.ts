@@ -27,6 +27,12 @@ describe("what is said before the next thing", () => {
     expect(announcement(run({ step: 2 }))).toEqual(["cover-patch", "n1"]);
   });
 
+  it("says who is out that all is safe, and who comes back what comes", () => {
+    expect(announcement(run({ step: 2, left: true }))).toEqual(["you-may-leave"]);
+    const back = run({ step: 2, events: [{ kind: "CAME_BACK", happenedAt: "" }] });
+    expect(announcement(back)).toEqual(["welcome-back", "cover-patch", "n1"]);
+  });
+
   it("says that only the rest is given after an interruption", () => {
     expect(announcement(run({ step: 2, resumed: true }))).toEqual(["the-rest", "cover-patch", "n1"]);
   });

@@ -7,6 +7,11 @@ import { isBoxed, isWayBegun, nextOf } from "./next";
 
 /** What is said before the next thing, as clips: the first exposure is announced like every other. */
 export function announcement(run: RunView): readonly string[] {
+  const back = !run.left && run.events.at(-1)?.kind === "CAME_BACK" ? [SAID.welcomeBack] : [];
+  return [...back, ...whatComes(run)];
+}
+
+function whatComes(run: RunView): readonly string[] {
   if (run.powerLost) return [SAID.powerWasLost];
   if (run.left) return [SAID.youMayLeave];
   const next = nextOf(run);
