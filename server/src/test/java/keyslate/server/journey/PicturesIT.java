@@ -76,6 +76,7 @@ class PicturesIT extends JourneyTest {
 
     @Test
     void eAStripFromItsPicture() {
+        page().navigate("/");
         printer().startsSlate("9", "By its picture", "The wall behind the racks, mid grey.");
         printer().goesTo("Test");
         printer().presses("Expose strip");
@@ -83,7 +84,7 @@ class PicturesIT extends JourneyTest {
         printer().presses("Take one with the practice phone");
         printer().presses("Hang this picture");
         assertThat(printer().button("Hang this picture")).not().isVisible();
-        page().keyboard().press("i");
+        printer().presses("From its picture");
         page().waitForFunction("() => document.querySelector('.read-picture img')?.naturalWidth > 0");
         page().keyboard().press("m");
         Locator spots = page().locator(".picture-spots span");
