@@ -21,7 +21,7 @@ const TEST: readonly (readonly [string, string])[] = [
   ["E", "expose the test as planned; at Print, the print"],
   ["W M K", "mark the whites, the middle, or the first black"],
   ["A", "look at one patch alone"],
-  ["I", "read it from its picture; then P bare paper, N full black, Y grey card"],
+  ["I", "read it from its picture; then P bare paper, N full black, Y grey card, L a quarter turn"],
   ["← →", "on a mark: half a patch lighter or darker"],
   ["arrows", "on a named tone, a strip or a window: move it; with Shift farther"],
 ];

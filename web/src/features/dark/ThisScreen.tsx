@@ -28,10 +28,10 @@ export function ThisScreen() {
       {screen.kind !== "" && screen.kind !== "OUTSIDE" && (
         <QuantityField
           label="A coin on a piece of this paper, at its place, left no mark after"
-          shown={screen.coinMinutes === undefined ? "" : String(screen.coinMinutes)}
+          shown={String(screen.coinMinutes ?? 0)}
           unit="min"
           units={["min"]}
-          hint="Lay it there with this very screen black, develop the piece, look for the coin. Empty: not tested."
+          hint="Lay it there with this very screen black, develop the piece, look for the coin. 0: not tested."
           onCommit={(c) =>
             change({ coinMinutes: c.value > 0 ? Math.min(240, Math.round(c.value)) : undefined })
           }

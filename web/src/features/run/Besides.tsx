@@ -1,8 +1,9 @@
 // What happens in a run besides its light: leaving, the alarm, a word on how it went.
-import { useEffect, useState } from "react";
+import { type ReactNode, useEffect, useRef, useState } from "react";
 import type { RunView } from "../../shared/api/client";
-import { enterRoom } from "../../shared/room/room";
+import { enterRoom, roomOf } from "../../shared/room/room";
 import { giveScreenBack } from "../../shared/room/wholeScreen";
+import { LONG_MS } from "../../shared/keys/useHeldKey";
 import { sound, speak } from "../../shared/sound/player";
 import { SAID } from "../../shared/sound/words";
 import { putOnRecord } from "./useRun";
@@ -79,7 +80,11 @@ export function useAlarm(run: RunView) {
         () => undefined,
       );
     },
-    end: () => setGiven(undefined),
+    end: () => {
+      // Dark again before the paper that was left may come out.
+      enterRoom(roomOf(run.room));
+      setGiven(undefined);
+    },
   };
 }
 
@@ -96,6 +101,27 @@ export function Alarm(props: { says: readonly string[]; onBack: () => void }) {
         It is over, back to the run
       </button>
     </main>
+  );
+}
+
+/** A button that a slip of the hand does not press: it is held as long as its key. */
+export function HeldButton(props: { onHeld: () => void; children: ReactNode }) {
+  const timer = useRef<number>(undefined);
+  const lift = () => window.clearTimeout(timer.current);
+  useEffect(() => () => window.clearTimeout(timer.current), []);
+  return (
+    <button
+      type="button"
+      onPointerDown={() => {
+        lift();
+        timer.current = window.setTimeout(props.onHeld, LONG_MS);
+      }}
+      onPointerUp={lift}
+      onPointerLeave={lift}
+      onPointerCancel={lift}
+    >
+      {props.children}
+    </button>
   );
 }
 

@@ -18,7 +18,7 @@ import { useElapsed } from "./useElapsed";
 import { useFirstKey } from "./useFirstKey";
 import { useFullScreen } from "./useFullScreen";
 import { useGlance } from "./useGlance";
-import { Alarm, Ask, awayWords, useAlarm, useAway, useNoted, useWhenSafe } from "./Besides";
+import { Alarm, Ask, HeldButton, awayWords, useAlarm, useAway, useNoted, useWhenSafe } from "./Besides";
 import { putOnRecord, useEndRun, useHappened, useIsAsking, useLamp, useRun } from "./useRun";
 import { useRunSounds } from "./useRunSounds";
 import { useTooSoon } from "./useTooSoon";
@@ -58,6 +58,11 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
   const happened = useHappened(run.sheetId);
   const end = useEndRun(run.sheetId);
   const [givingUp, setGivingUp] = useState(false);
+  const away = useAway(run, happened.mutate);
+  const alarm = useAlarm(run);
+  // A question stands, or people leave: no lamp goes on by itself.
+  const stands = givingUp || away.asked || alarm.given !== undefined;
+  const beat = useBeat(run, stands, (step) => lamp.mutate({ on: true, step }));
   const elapsed = useElapsed(run, props.ask);
   const again = useRunSounds(run);
   const isTooSoon = useTooSoon(run);
@@ -94,13 +99,13 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
       happened.mutate(next.kind);
     } else if (next.do === "hang") hang();
   };
-  const beat = useBeat(run, (step) => lamp.mutate({ on: true, step }));
   /** From a sheet that is done already, as when another window ended it. */
   const back = () => leave(run.state === "HUNG" ? run.lookedAtStation : run.station, false);
   /** One press, the next thing; slips, presses in the first light and presses while something is under way do nothing. */
   const press = () => {
     if (isTooSoon() || isAsking()) return;
     setGivingUp(false);
+    setWhiteAsked(false);
     if (run.state !== "EXPOSING") return back();
     if (away.asked) return away.leave();
     if (beat.counts) return beat.wait();
@@ -123,7 +128,6 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
   const glance = useGlance(run, happened.mutate, props.onGlance);
   const fullScreen = useFullScreen(run);
   const wakes = useFirstKey(run, again);
-  const away = useAway(run, happened.mutate);
   const noted = useNoted(run, happened.mutate, isAsking);
   const takeBack = () => {
     setWhiteAsked(false);
@@ -131,7 +135,6 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
     if (run.lampOn) return stop();
     noted.takeBack();
   };
-  const alarm = useAlarm(run);
   useEffect(() => {
     if (isAudible()) prepare(vocabulary(run.script));
   }, [run.script]);
@@ -154,15 +157,20 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
         setGivingUp(true);
       },
     },
-    { takes: wakes },
+    { active: alarm.given === undefined, takes: wakes },
   );
   useHeldKey(" ", {
     short: press,
     long: () => (run.lampOn ? stop() : again()),
     held: takeBack,
     takes: wakes,
+    active: alarm.given === undefined,
   });
-  useHeldKey("a", { short: () => speak([SAID.holdForAlarm]), long: alarm.give });
+  useHeldKey("a", {
+    short: () => speak([SAID.holdForAlarm]),
+    long: alarm.give,
+    active: alarm.given === undefined,
+  });
   const bag = useBag(press);
   if (alarm.given) return <Alarm says={alarm.given} onBack={alarm.end} />;
   const next = nextOf(run);
@@ -244,13 +252,15 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
                   ["Again", "D", noted.again],
                   ["Back one", "U", takeBack],
                   ["Leave", "B", away.ask],
-                  ["Alarm, held", "A", alarm.give],
                 ] as const
               ).map(([words, letter, act]) => (
                 <button key={letter} type="button" disabled={busy} onClick={act}>
                   {words} <kbd>{letter}</kbd>
                 </button>
               ))}
+              <HeldButton onHeld={alarm.give}>
+                Alarm, held <kbd>A</kbd>
+              </HeldButton>
             </div>
           )}
         </div>

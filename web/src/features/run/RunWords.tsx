@@ -28,8 +28,11 @@ export function RunWords(props: {
         <p className="run-now">{run.state === "HUNG" ? "This sheet hangs" : "This sheet was given up"}</p>
       ) : run.left ? (
         <>
-          <p className="run-now">All paper is put away</p>
-          <p className="run-then">White light is safe. Press when you are back: clocks have run on.</p>
+          <p className="run-now">{run.whiteLight.safe ? "All paper is put away" : "Paper lies in a bath"}</p>
+          <p className="run-then">
+            {run.whiteLight.safe ? "White light is safe." : `No white light: ${run.whiteLight.says}`} Press
+            when you are back: clocks have run on.
+          </p>
         </>
       ) : run.step === undefined ? (
         <Wet run={run} busy={props.busy} />

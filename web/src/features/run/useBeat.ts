@@ -13,11 +13,15 @@ export function beatsFor(run: RunView): number | undefined {
   return counts ? next.step : undefined;
 }
 
-/** Hands free: so many beats after an exposure the next one comes by itself; a press meanwhile makes it wait. */
-export function useBeat(run: RunView, give: (step: number) => void): { counts: boolean; wait: () => void } {
+/** Hands free: so many beats after an exposure the next one comes by itself; a press meanwhile makes it wait, and so does a question that stands. */
+export function useBeat(
+  run: RunView,
+  stands: boolean,
+  give: (step: number) => void,
+): { counts: boolean; wait: () => void } {
   const [waited, setWaited] = useState<number>();
   const step = isHandsFree() ? beatsFor(run) : undefined;
-  const counts = step !== undefined && waited !== step;
+  const counts = step !== undefined && waited !== step && !stands;
   const latest = useRef(give);
   useEffect(() => {
     latest.current = give;

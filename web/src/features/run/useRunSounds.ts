@@ -13,7 +13,7 @@ export function announcement(run: RunView): readonly string[] {
 
 function whatComes(run: RunView): readonly string[] {
   if (run.powerLost) return [SAID.powerWasLost];
-  if (run.left) return [SAID.youMayLeave];
+  if (run.left) return [run.whiteLight.safe ? SAID.youMayLeave : SAID.paperIsOut];
   const next = nextOf(run);
   if (next.do === "light") {
     const said = run.script[next.step - 1]?.said ?? [];

@@ -31,6 +31,7 @@ import {
   answering,
   firstAsked,
   isMeasured,
+  turnedIn,
   useMeasured,
   withoutPlaces,
 } from "./pictured";
@@ -48,6 +49,7 @@ export function ReadTest(props: SlateContext & { strip: SheetView; switcher: Rea
   const [takenAs, setTakenAs] = useState<Asked>();
   const measured = useMeasured(strip, asked);
   const pictured = asked !== undefined && measured.data ? measured.data : undefined;
+  const turn = () => setAsked((now) => now && pictured && turnedIn(now, pictured));
   const canMeasure = strip.pictureId !== undefined && isOfOneLight(strip);
   const byPicture = (on: boolean) => {
     if (on && canMeasure) setAsked((now) => now ?? firstAsked(kinds));
@@ -76,7 +78,12 @@ export function ReadTest(props: SlateContext & { strip: SheetView; switcher: Rea
     ),
     ...(kinds.length > 0 && !asked && { a: () => setAlone((now) => !now) }),
     ...(canMeasure && { i: () => byPicture(asked === undefined) }),
-    ...(asked && { p: () => setTaps("white"), n: () => setTaps("black"), y: () => setTaps("greyCard") }),
+    ...(asked && {
+      p: () => setTaps("white"),
+      n: () => setTaps("black"),
+      y: () => setTaps("greyCard"),
+      l: turn,
+    }),
   });
   const way = markWay(strip);
   const last = readings.at(-1);
@@ -103,6 +110,11 @@ export function ReadTest(props: SlateContext & { strip: SheetView; switcher: Rea
             </>
           )}
           {asked && <ReferenceTools taps={taps} onTaps={setTaps} />}
+          {asked && (
+            <button type="button" disabled={pictured?.papers.length !== 1} onClick={turn}>
+              Turn <kbd>L</kbd>
+            </button>
+          )}
           {kinds.length > 0 && !asked && (
             <button type="button" aria-pressed={alone} onClick={() => setAlone((now) => !now)}>
               One patch alone <kbd>A</kbd>

@@ -1,4 +1,5 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { cornersOf, turned } from "../../shared/scan/corners";
 import type { MarkKind, Marked } from "./marks";
 import { type Problem, type Schemas, type SheetView, api, toProblem, unwrap } from "../../shared/api/client";
 
@@ -44,6 +45,11 @@ export function isMeasured(view: PictureView): boolean {
 export function withoutPlaces(marked: Marked, pictured: Asked): Marked {
   const { dry, lamp, second } = marked;
   return { ...(dry !== undefined && { dry }), ...(lamp && { lamp }), ...(second && { second }), pictured };
+}
+
+/** The same paper lying a quarter turn further. */
+export function turnedIn(asked: Asked, view: PictureView): Asked {
+  return { ...asked, papers: view.papers.map((p) => turned(cornersOf(p)).flatMap((c) => [c.x, c.y])) };
 }
 
 const SAME = 0.012;

@@ -15,6 +15,8 @@ interface Held {
   held?: (() => void) | undefined;
   /** Asked when it goes down; yes takes the press for something else. */
   takes?: (() => boolean) | undefined;
+  /** Whether it acts at all. */
+  active?: boolean;
 }
 
 /** A foot switch with one contact, or the key that stands for it: what it means follows from how long it is held. */
@@ -34,12 +36,13 @@ export function useHeldKey(key: string, held: Held): void {
       if (event.key.toLowerCase() !== key || !isFree(event)) return;
       event.preventDefault();
       if (event.repeat || since !== undefined) return;
-      if (latest.current.takes?.()) return;
+      if (latest.current.active === false || latest.current.takes?.()) return;
       since = performance.now();
       const { held: longest } = latest.current;
       timer = window.setTimeout(
         () => {
           clear();
+          if (latest.current.active === false) return;
           if (longest) latest.current.held?.();
           else latest.current.long();
         },

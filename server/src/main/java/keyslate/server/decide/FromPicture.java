@@ -22,6 +22,10 @@ final class FromPicture {
             return marks;
         }
         PictureView read = reader.read(strip.sheet(), marks.pictured());
+        if (read.wrongWay()) {
+            throw RefusedException.of(
+                    "/marks/pictured/papers", "E_SHAPE", "The patches lie the other way round: turn the paper first.");
+        }
         List<Pictured.Tone> tones = new ArrayList<>();
         for (int i = 0; i < read.tones().size(); i++) {
             ToneReadView tone = read.tones().get(i);

@@ -51,8 +51,7 @@ public class Previews {
     public Basis basis(Rig rig, List<OnCord> cord) {
         OnCord told = null;
         for (OnCord sheet : cord) {
-            boolean tells =
-                    sheet.exposed().scan().map(s -> !s.offsets().isEmpty()).orElse(false);
+            boolean tells = sheet.exposed().telling().isPresent();
             if (tells && sheet.rig().paper().id().equals(rig.paper().id())) {
                 told = sheet;
             }
@@ -63,7 +62,7 @@ public class Previews {
                     "Computed from the scan with an assumed paper speed: may be a stop off.",
                     PrintModel.AS_LABELLED);
         }
-        Scan scan = told.exposed().scan().orElseThrow();
+        Scan scan = told.exposed().telling().orElseThrow();
         String label = told.view().label();
         return new Basis(
                 true,

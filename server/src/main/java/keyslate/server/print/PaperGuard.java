@@ -50,7 +50,7 @@ class PaperGuard {
             case IN_THE_STOP -> "is in the stop";
             case IN_THE_FIXER ->
                 "is in the fixer for less than " + Show.seconds(least)
-                        + (fixer(rig).isPresent() ? ", as you entered" : ", as is usual");
+                        + (fixer(rig).isPresent() ? ", the least time of that bath" : ", as is usual");
             default -> "is out of its box";
         };
         return new WhiteLightView(false, light.waitSeconds() / speed, label + " " + where + ".");

@@ -158,6 +158,7 @@ public class PictureReader {
                 picture.lines().stream().map(at -> line(layout, picture, at)).toList(),
                 facts,
                 problems,
+                picture.faults().contains(Fault.WRONG_WAY),
                 tones,
                 !problems.isEmpty() || tones.stream().anyMatch(ToneReadView::unsure));
     }

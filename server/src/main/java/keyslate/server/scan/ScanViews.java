@@ -79,6 +79,7 @@ public final class ScanViews {
      * @param lines between patches, as they were found
      * @param facts what light, white and sharpness are
      * @param problems what spoils it, a sentence each
+     * @param wrongWay whether the patches get darker the other way, so that no time can be told
      * @param tones that were asked for
      * @param unsure whether anything of it is too open to go by
      */
@@ -89,6 +90,7 @@ public final class ScanViews {
             List<LineView> lines,
             List<FactView> facts,
             List<String> problems,
+            boolean wrongWay,
             List<ToneReadView> tones,
             boolean unsure) {}
 }

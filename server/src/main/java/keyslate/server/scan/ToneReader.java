@@ -17,6 +17,7 @@ import keyslate.core.quantity.QuantityException;
 import keyslate.core.quantity.Stops;
 import keyslate.core.reading.Corners.Place;
 import keyslate.core.script.Part;
+import keyslate.core.test.GuessPlan;
 import keyslate.core.tone.NamedTone;
 import keyslate.core.tone.ToneWish;
 import keyslate.server.Show;
@@ -35,6 +36,9 @@ final class ToneReader {
 
     private static final double LEAST_UNSURE_STOPS = 1.0 / 12;
     private static final double ONE_SHEET_UNSURE_STOPS = 1.0 / 4;
+
+    /** What a picture that something spoils is worth at best: as much as an eye's word about a whole sheet. */
+    private static final Stops DOUBTFUL = GuessPlan.JUDGED_TO;
 
     private final OnCord sheet;
     private final Layout layout;
@@ -57,13 +61,14 @@ final class ToneReader {
         List<DensityView> densities =
                 asked.spots() == null ? named.map(t -> densities(t)).orElse(List.of()) : tapped(errors, asked.spots());
         String name = named.map(NamedTone::name).orElse(null);
-        if (densities.isEmpty()) {
+        if (densities.stream().noneMatch(d -> d.seconds() > 0)) {
             return new ToneReadView(
                     asked.field(), name, wanted, densities, null, null, null, null, true, "Tap where this tone lies.");
         }
         DoubleUnaryOperator curve =
                 sheet.rig().medium().core().curve(sheet.rig().light());
         List<ToneTime.Seen> seen = densities.stream()
+                .filter(d -> d.seconds() > 0)
                 .map(d -> new ToneTime.Seen(ExposureTime.ofSeconds(d.seconds()), d.net(), spread(d)))
                 .toList();
         ToneTime time;
@@ -73,8 +78,9 @@ final class ToneReader {
             errors.add("/marks/pictured/tones", e.kind().code(), Show.sentence(e.getMessage()));
             return new ToneReadView(asked.field(), name, wanted, densities, null, null, null, null, true, "");
         }
-        boolean unsure =
-                !picture.faults().isEmpty() || !time.reaches() || time.limit().inStops() > unsureFrom();
+        boolean doubtful = !picture.faults().isEmpty() || !time.reaches();
+        Stops limit = doubtful && time.limit().compareTo(DOUBTFUL) < 0 ? DOUBTFUL : time.limit();
+        boolean unsure = doubtful || limit.inStops() > unsureFrom();
         Double at = layout.positionOf(time.time().inSeconds());
         Double more = layout.received().size() == 1
                 ? time.time()
@@ -87,11 +93,11 @@ final class ToneReader {
                 wanted,
                 densities,
                 time.time().inSeconds(),
-                time.limit().inStops(),
+                limit.inStops(),
                 at,
                 more,
                 unsure,
-                says(time, at, more, unsure));
+                says(time.time(), limit, at, more, unsure));
     }
 
     private double unsureFrom() {
@@ -174,8 +180,8 @@ final class ToneReader {
                 patch.patch().number(), at.x(), at.y(), patch.patch().receivedSeconds(), density.net());
     }
 
-    private String says(ToneTime time, @Nullable Double at, @Nullable Double more, boolean unsure) {
-        String seconds = Show.seconds(time.time().inSeconds()) + ", ± " + Show.stopsApart(time.limit()) + " (95 %)";
+    private String says(ExposureTime time, Stops limit, @Nullable Double at, @Nullable Double more, boolean unsure) {
+        String seconds = Show.seconds(time.inSeconds()) + ", ± " + Show.stopsApart(limit) + " (95 %)";
         if (more != null) {
             return "It needs " + Show.stops(Stops.of(more)) + ": " + seconds + (unsure ? "; not sure." : ".");
         }

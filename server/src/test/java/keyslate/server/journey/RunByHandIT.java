@@ -34,6 +34,10 @@ class RunByHandIT extends JourneyTest {
         return printer().button("Hang it all the same");
     }
 
+    private String room() {
+        return (String) page().evaluate("() => document.documentElement.dataset.room");
+    }
+
     private void givesUp() {
         page().keyboard().press("Backspace");
         page().keyboard().press("Backspace");
@@ -124,9 +128,13 @@ class RunByHandIT extends JourneyTest {
         assertThat(page().getByText("Leave. Paper is replaceable.")).isVisible();
         page().keyboard().up("a");
         assertThat(page().getByText("Marked as suspect").first()).isVisible();
-        assertThat(page().evaluate("() => document.documentElement.dataset.room"))
-                .isEqualTo("white");
-        printer().presses("It is over");
+        assertThat(room()).isEqualTo("white");
+        // Nothing of the run takes a key while people leave.
+        page().keyboard().press(" ");
+        assertThat(page().getByText("Leave. Paper is replaceable.")).isVisible();
+        page().getByText("It is over").click();
+        assertThat(printer().runWords()).containsText("exposure 1 of");
+        assertThat(room()).isEqualTo("safelight");
         givesUp();
     }
 }

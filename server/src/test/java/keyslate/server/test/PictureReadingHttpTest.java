@@ -109,6 +109,44 @@ class PictureReadingHttpTest extends OnATestSlate {
         assertThat(decision.get("rightAt").asDouble()).isCloseTo(where.get("at").asDouble(), within(1e-6));
     }
 
+    /** What was learned of the paper from an earlier scan is not lost by a picture; and one that lies the wrong way round tells no time. */
+    @Test
+    void aPictureTakesNothingAwayAndTheWrongWayRoundIsRefused() {
+        String slate = slate(Map.of("centreSeconds", 6, "stepStops", 1 / 3.0, "patches", 7));
+        JsonNode hung = expose(slate, "STRIP");
+        String before = basis(slate);
+        assertThat(before).contains("set to the tone of strip 1");
+        JsonNode strip = photographed(hung);
+        assertThat(basis(slate)).isEqualTo(before);
+        List<Double> found = StreamSupport.stream(
+                        measured(strip, Map.of()).get("papers").get(0).spliterator(), false)
+                .map(JsonNode::asDouble)
+                .toList();
+        List<Double> turned =
+                IntStream.range(0, 8).mapToObj(i -> found.get((i + 4) % 8)).toList();
+        Map<String, Object> asked = Map.of(
+                "papers",
+                List.of(turned),
+                "tones",
+                List.of(Map.of("field", "rightAt", "spots", List.of(List.of(0.5, 0.5)))));
+        JsonNode read = measured(strip, asked);
+        assertThat(read.get("wrongWay").asBoolean()).isTrue();
+        assertThat(read.get("tones").get(0).get("limitStops").asDouble()).isGreaterThanOrEqualTo(0.5);
+        Answer refused = http().post(
+                        "/api/sheets/" + strip.get("id").asString() + "/readings/proposal", Map.of("pictured", asked));
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.text()).contains("turn the paper first");
+    }
+
+    private String basis(String slate) {
+        return http().get("/api/slates/" + slate)
+                .json()
+                .get("standing")
+                .get("previewBasis")
+                .get("text")
+                .asString();
+    }
+
     @Test
     void patchesAreTappedInThePictureAndStrangePlacesAreRefused() {
         String slate = slate(Map.of("centreSeconds", 12, "stepStops", 1 / 3.0, "patches", 5));

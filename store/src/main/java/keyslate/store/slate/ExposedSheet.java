@@ -38,6 +38,11 @@ public record ExposedSheet(
         return scans.isEmpty() ? Optional.empty() : Optional.of(scans.get(scans.size() - 1));
     }
 
+    /** The last picture that told how the paper acts: one that is handed in later tells nothing of that and takes nothing away. */
+    public Optional<Scan> telling() {
+        return scans.stream().filter(s -> !s.offsets().isEmpty()).reduce((first, last) -> last);
+    }
+
     /** The only piece of a strip or a print. */
     public Piece piece() {
         return pieces.get(0);
