@@ -93,7 +93,7 @@ export function Alarm(props: { says: readonly string[]; onBack: () => void }) {
   return (
     <main className="alarm" role="alert">
       <h1>Leave. Paper is replaceable.</h1>
-      <p>The lamps are off. Mains off on your way only if it is on your way. Local rules apply.</p>
+      <p>The lamps are off. People first, by the plan of the building; local rules apply.</p>
       {props.says.map((line) => (
         <p key={line}>{line} Marked as suspect.</p>
       ))}

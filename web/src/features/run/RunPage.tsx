@@ -286,6 +286,10 @@ function RunButtons(props: {
         <button type="button" onClick={props.onStop}>
           Stop the lamp <kbd>X</kbd>
         </button>
+      ) : next.do === "hang" && !run.whiteLight.safe ? (
+        <button type="button" disabled={props.busy} onClick={props.onHang}>
+          {labelOf(next)} <kbd>H</kbd>
+        </button>
       ) : (
         <button
           type="button"

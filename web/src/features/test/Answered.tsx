@@ -26,6 +26,8 @@ export function Answered(props: {
   slate: SlateView;
   verdict: VerdictView | undefined;
   waiting: boolean;
+  /** Whether it is read from a picture. */
+  pictured: boolean;
   kinds: readonly MarkKind[];
   strip: SheetView;
   taken: string | undefined;
@@ -37,6 +39,15 @@ export function Answered(props: {
   const navigate = useNavigate();
   const accept = useAcceptance(props.slate.id, props.strip.id);
   const { verdict, strip, slate } = props;
+  if (props.pictured && (props.waiting || !verdict)) {
+    return (
+      <Verdict
+        headline="Tap where the tone lies."
+        why="Once in each patch that shows it; a tone that was named is found by itself. A time follows from one patch that is near."
+        error={props.problem}
+      />
+    );
+  }
   if (props.waiting || !verdict) {
     const asks = props.kinds[0]?.asks;
     return (

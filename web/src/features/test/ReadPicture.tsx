@@ -98,9 +98,9 @@ function Spots(props: { view: PictureView; asked: Asked }) {
 
 const REFERENCES = { white: "bare", black: "black", greyCard: "grey card" } as const;
 const TOOLS: readonly (readonly [keyof typeof REFERENCES, string, string])[] = [
-  ["white", "Bare paper", "P"],
-  ["black", "Full black", "N"],
-  ["greyCard", "Grey card", "Y"],
+  ["white", "Bare", "P"],
+  ["black", "Black", "N"],
+  ["greyCard", "Grey", "Y"],
 ];
 
 /** What a tap means, of the references. */

@@ -105,7 +105,7 @@ export function ReadTest(props: SlateContext & { strip: SheetView; switcher: Rea
                 By eye
               </button>
               <button type="button" aria-pressed={asked !== undefined} onClick={() => byPicture(true)}>
-                From its picture <kbd>I</kbd>
+                From a picture <kbd>I</kbd>
               </button>
             </>
           )}
@@ -215,6 +215,7 @@ export function ReadTest(props: SlateContext & { strip: SheetView; switcher: Rea
           slate={slate}
           verdict={proposal.data}
           waiting={!isAnswered}
+          pictured={asked !== undefined}
           kinds={kinds}
           strip={strip}
           taken={taken}

@@ -35,7 +35,7 @@ public class PictureReader {
             Fault.GLARE, "Something shines on the paper, brighter than its white: turn it away from the lamp.",
             Fault.CLIPPED, "The white of the paper has no tone left: give the picture less light.",
             Fault.TOO_DARK, "The picture is too dark to tell a light tone: give it more light.",
-            Fault.WRONG_WAY, "The patches get darker the other way: turn the corners by half a turn.",
+            Fault.WRONG_WAY, "The patches get darker the other way: turn the paper twice.",
             Fault.TOO_FEW_PATCHES, "Fewer patches are seen than were made: see whether the corners sit on the paper.",
             Fault.NO_WHITE, "No white rim is seen. Tap a place of bare paper, or a grey card beside it.",
             Fault.UNEVEN, "The light differs too much across the paper: lay it flat under one lamp.",

@@ -84,7 +84,7 @@ class PicturesIT extends JourneyTest {
         printer().presses("Take one with the practice phone");
         printer().presses("Hang this picture");
         assertThat(printer().button("Hang this picture")).not().isVisible();
-        printer().presses("From its picture");
+        printer().presses("From a picture");
         page().waitForFunction("() => document.querySelector('.read-picture img')?.naturalWidth > 0");
         page().keyboard().press("m");
         Locator spots = page().locator(".picture-spots span");
