@@ -300,9 +300,23 @@ export function BaseEditor(props: EditorProps) {
         }}
       />
       <p className="field-hint">
-        Received. The timer is set to {seconds(base.setSeconds)} s, with {number(setup.lagSeconds)} s for the
-        lamp.
+        Received. The timer is set to {seconds(base.setSeconds)} s
+        {base.presses > 1 ? `, ${String(base.presses)} times` : ""}, with {number(setup.lagSeconds)} s for the
+        lamp
+        {base.presses > 1 ? " each time" : ""}.
       </p>
+      {setup.lamp !== "BURNS" && (
+        <QuantityField
+          label="Given in"
+          shown={String(base.presses)}
+          unit={base.presses === 1 ? "exposure" : "exposures"}
+          units={["exposure", "exposures"]}
+          hint="1 to 16, one as a rule. In several, a hold is a whole number of them."
+          error={edit.error?.at("/base/presses")}
+          onCommit={(c) => edit.mutateAsync({ base: { presses: c.value } })}
+          onStep={(direction) => edit.mutate({ base: { presses: base.presses + direction } })}
+        />
+      )}
     </>
   );
 }

@@ -21,7 +21,10 @@ export function RecipeSheet(props: { slate: SlateView; print: SheetView }) {
         ["Enlarger", `${setup.enlargerName}, ${setup.head.toLowerCase()}`],
         ["Lens", `${setup.lensName}, ${aperture(print.apertureMark)} (true ${setup.trueFNumber.toFixed(2)})`],
         [slate.medium.lightName, print.light.notation],
-        ["Base exposure", `${seconds(print.baseSeconds)} s`],
+        [
+          "Base exposure",
+          `${seconds(print.baseSeconds)} s${kept && kept.base.presses > 1 ? `, ${String(kept.base.presses)} × ${seconds(kept.base.setSeconds)} s on the timer` : ""}`,
+        ],
         ["Lamp lag", `${number(setup.lagSeconds)} s a burst, ${setup.lagSource}`],
         [heightLabel(setup), heightText(setup)],
         [

@@ -75,7 +75,8 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
     void navigate(`/slates/${run.slateId}/${station}${white ? `?sheet=${run.sheetId}` : ""}`);
   };
   // The wet steps may be skipped where white light is the printer's own business; never while paper lies in the dark.
-  const mayHang = run.step === undefined && (roomOf(run.room) !== "blackout" || !paperIsOut(run));
+  const mayHang =
+    run.step === undefined && !run.left && (roomOf(run.room) !== "blackout" || !paperIsOut(run));
   const [whiteAsked, setWhiteAsked] = useState(false);
   const hangNow = () => end.mutate({ hang: true }, { onSuccess: () => leave(run.lookedAtStation, true) });
   /** Hanging puts on white light: asked once where it is not safe, and on record when it is put on all the same. */

@@ -165,7 +165,7 @@ function PlanVerdict({ slate, edit }: SlateContext) {
   const { local } = slate;
   const toPrint = () => void navigate(`/slates/${slate.id}/print`);
   if (local.problem !== undefined) {
-    return <Verdict headline="Two hands cannot do this." why={local.problem} />;
+    return <Verdict headline="It cannot be given like this." why={local.problem} />;
   }
   if (local.advice) {
     const { advice } = local;

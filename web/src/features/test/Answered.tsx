@@ -42,7 +42,7 @@ export function Answered(props: {
   if (props.pictured && (props.waiting || !verdict)) {
     return (
       <Verdict
-        headline="Tap where the tone lies."
+        headline={props.problem === undefined ? "Tap where the tone lies." : "No time follows yet."}
         why="Once in each patch that shows it; a tone that was named is found by itself. A time follows from one patch that is near."
         error={props.problem}
       />
@@ -133,6 +133,15 @@ export function Answered(props: {
               onClick={() => props.onAnswer({ answer: "KEEP_LIGHT" })}
             >
               Keep {strip.light.notation}, {seconds(verdict.keepSeconds)} s
+            </Button>
+          )}
+          {verdict.asPatch && (
+            <Button
+              className="on-dark-quiet"
+              disabled={props.busy}
+              onClick={() => props.onAnswer({ answer: "AS_PATCH" })}
+            >
+              Exactly the patch: {String(verdict.asPatch.count)} × {seconds(verdict.asPatch.setSeconds)} s
             </Button>
           )}
           {verdict.check && (

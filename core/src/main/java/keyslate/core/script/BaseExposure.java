@@ -9,8 +9,11 @@ import keyslate.core.quantity.ExposureTime;
  * The base exposure of a sheet: one part for a single filter or pack.
  *
  * @param parts in the order they are given, at least one
+ * @param presses how many equal exposures a part is given in, 1 to {@value #MOST_PRESSES}; one as a rule, for the lag of the lamp
+ *     counts in each
  */
-public record BaseExposure(List<Part> parts) {
+public record BaseExposure(List<Part> parts, int presses) {
+    public static final int MOST_PRESSES = 16;
     private static final int MOST_PARTS = 3;
 
     /** One light and the time received through it, exact. */
@@ -19,10 +22,21 @@ public record BaseExposure(List<Part> parts) {
     public BaseExposure {
         parts = List.copyOf(parts);
         Check.count("parts of the base", parts.size(), 1, MOST_PARTS);
+        Check.count("presses", presses, 1, MOST_PRESSES);
     }
 
     public static BaseExposure of(Light light, ExposureTime time) {
-        return new BaseExposure(List.of(new Part(light, time)));
+        return new BaseExposure(List.of(new Part(light, time)), 1);
+    }
+
+    /** Another light and time, given in as many presses. */
+    public BaseExposure with(Light light, ExposureTime time) {
+        return new BaseExposure(List.of(new Part(light, time)), presses);
+    }
+
+    /** The same light given in so many presses. */
+    public BaseExposure inPresses(int count) {
+        return new BaseExposure(parts, count);
     }
 
     /** The part that holds and the dials refer to; today the only one. */

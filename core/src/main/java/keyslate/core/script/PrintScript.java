@@ -3,6 +3,7 @@ package keyslate.core.script;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.OptionalInt;
 import java.util.TreeSet;
 import keyslate.core.exposure.LampLag;
 import keyslate.core.exposure.TimerSteps;
@@ -20,6 +21,9 @@ import keyslate.core.quantity.ExposureTime;
  * long as the lead, so that the lag of the lamp does not count in it. Burns in the base's light come first. Times are
  * exact until here; the timer rounds each setting once, and the last phase takes the rounding up. Where a setting cannot be
  * seen, the paper lies in its box while it is changed.
+ *
+ * <p>LOC-17: a base of n presses is set to received / n + lag each time; holds, and burns that come near, are whole presses of that
+ * one setting.
  */
 public final class PrintScript {
     /** Lamp on, hands out of the light: the tool finds its place. */
@@ -52,17 +56,21 @@ public final class PrintScript {
     public static List<ExposureStep> plan(BaseExposure base, LocalWork work, Rig rig) {
         PrintScript script = new PrintScript(rig);
         for (BaseExposure.Part part : base.parts()) {
-            script.base(part, work);
+            script.base(part, work, base.presses());
         }
-        script.burns(base.main(), work);
+        script.burns(base, work);
         return script.steps;
     }
 
-    private void base(BaseExposure.Part part, LocalWork work) {
+    private void base(BaseExposure.Part part, LocalWork work, int presses) {
         List<RunSchedule.Hold> holds = work.areas().stream()
                 .filter(a -> a.change().isHold())
                 .map(a -> new RunSchedule.Hold(a.key(), a.change()))
                 .toList();
+        if (presses > 1) {
+            pressed(part, presses, holds);
+            return;
+        }
         RunSchedule schedule = RunSchedule.plan(part.time(), holds, List.of(), HANDS, rig.lag());
         double busy = schedule.moves().stream()
                 .mapToDouble(RunSchedule.Move::endSeconds)
@@ -74,6 +82,48 @@ public final class PrintScript {
         } else {
             schedule.segments().forEach(s -> bursts(part.light(), s));
         }
+    }
+
+    private void pressed(BaseExposure.Part part, int presses, List<RunSchedule.Hold> holds) {
+        List<RunSchedule.Hold> whole = new WholePresses(presses).holds(holds);
+        ExposureTime set = ofEach(part, presses);
+        double each = part.time().inSeconds() / presses;
+        for (RunSchedule.Segment s : RunSchedule.plan(part.time(), whole, List.of(), HANDS, LampLag.NONE)
+                .segments()) {
+            press(
+                    part.light(),
+                    set,
+                    (int) Math.round(s.receivedSeconds() / each),
+                    phase(set, s.held()),
+                    cues(s.held()));
+        }
+    }
+
+    private ExposureTime ofEach(BaseExposure.Part part, int presses) {
+        return onTimer(rig.lag().toSet(part.time().times(1.0 / presses)));
+    }
+
+    /** One step for all presses on a timer the printer presses; else the lamp goes on for one after another. */
+    private void press(Light light, ExposureTime set, int count, Phase phase, List<Cue> cues) {
+        if (rig.settings().ownTimer()) {
+            add(light, set, count, List.of(phase), cues);
+            return;
+        }
+        for (int i = 0; i < count; i++) {
+            add(light, set, 1, List.of(phase), i == 0 ? cues : List.of());
+        }
+    }
+
+    private static Phase phase(ExposureTime set, List<String> held) {
+        return Phase.holding(set.inSeconds(), held);
+    }
+
+    /** What the hands do before a piece of the base; nothing where they have done nothing yet. */
+    private List<Cue> cues(List<String> held) {
+        if (held.isEmpty()) {
+            return steps.isEmpty() ? List.of() : List.of(Cue.HANDS_OUT);
+        }
+        return List.of(Cue.HOLD);
     }
 
     private void oneExposure(BaseExposure.Part part, List<RunSchedule.Move> moves) {
@@ -98,22 +148,38 @@ public final class PrintScript {
             }
             from = to;
         }
-        add(part.light(), set, phases, List.of());
+        add(part.light(), set, 1, phases, List.of());
     }
 
     private void bursts(Light light, RunSchedule.Segment segment) {
         ExposureTime set = onTimer(segment.set());
-        Cue cue = segment.held().isEmpty() ? Cue.HANDS_OUT : Cue.HOLD;
-        boolean nothingYet = steps.isEmpty() && segment.held().isEmpty();
-        add(light, set, List.of(Phase.holding(set.inSeconds(), segment.held())), nothingYet ? List.of() : List.of(cue));
+        add(light, set, 1, List.of(phase(set, segment.held())), cues(segment.held()));
     }
 
-    private void burns(BaseExposure.Part base, LocalWork work) {
+    private void burns(BaseExposure exposure, LocalWork work) {
+        BaseExposure.Part base = exposure.main();
         work.areas().stream()
                 .filter(a -> a.change().isBurn())
                 .sorted(Comparator.comparing((LocalWork.Area a) -> !isBase(a, base))
                         .thenComparing(a -> a.light().map(Light::notation).orElse("")))
-                .forEach(a -> burn(base, a, work.way()));
+                .forEach(a -> {
+                    if (!isPressed(exposure, a)) {
+                        burn(base, a, work.way());
+                    }
+                });
+    }
+
+    /** A burn in the base's light by more presses of its setting, where whole ones come near. */
+    private boolean isPressed(BaseExposure exposure, LocalWork.Area area) {
+        BaseExposure.Part base = exposure.main();
+        if (exposure.presses() == 1 || !isBase(area, base)) {
+            return false;
+        }
+        ExposureTime set = ofEach(base, exposure.presses());
+        OptionalInt count = new WholePresses(exposure.presses()).count(area.change());
+        count.ifPresent(
+                n -> press(base.light(), set, n, Phase.burning(set.inSeconds(), area.key()), List.of(Cue.BURN)));
+        return count.isPresent();
     }
 
     private static boolean isBase(LocalWork.Area area, BaseExposure.Part base) {
@@ -127,26 +193,27 @@ public final class PrintScript {
         Light light = same ? base.light() : area.light().orElseThrow();
         if (way == LocalWork.Way.BURSTS) {
             ExposureTime set = onTimer(rig.lag().toSet(ExposureTime.ofSeconds(received)));
-            add(light, set, List.of(Phase.burning(set.inSeconds(), area.key())), List.of(Cue.BURN));
+            add(light, set, 1, List.of(Phase.burning(set.inSeconds(), area.key())), List.of(Cue.BURN));
             return;
         }
         ExposureTime set = onTimer(ExposureTime.ofSeconds(LEAD_SECONDS + received));
         add(
                 light,
                 set,
+                1,
                 List.of(Phase.covered(LEAD_SECONDS), Phase.burning(set.inSeconds() - LEAD_SECONDS, area.key())),
                 List.of(Cue.BURN));
     }
 
-    private void add(Light light, ExposureTime set, List<Phase> phases, List<Cue> cues) {
-        ExposureStep bare = new ExposureStep(steps.size() + 1, 1, light, rig.opening(), set, 1, phases, cues);
+    private void add(Light light, ExposureTime set, int presses, List<Phase> phases, List<Cue> cues) {
+        ExposureStep bare = new ExposureStep(steps.size() + 1, 1, light, rig.opening(), set, presses, phases, cues);
         if (steps.isEmpty()) {
             steps.add(bare);
             return;
         }
         List<Cue> all = new ArrayList<>(rig.settings().cues(steps.get(steps.size() - 1), bare));
         all.addAll(cues);
-        steps.add(new ExposureStep(bare.place(), 1, light, rig.opening(), set, 1, phases, all));
+        steps.add(bare.with(all));
     }
 
     private ExposureTime onTimer(ExposureTime exact) {

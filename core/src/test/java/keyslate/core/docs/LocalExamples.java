@@ -67,6 +67,7 @@ final class LocalExamples {
                         .change()
                         .inStops());
         formulas.put("LOC-16", LocalExamples::toolLeaves);
+        formulas.put("LOC-17", LocalExamples::eachPress);
         return formulas;
     }
 
@@ -79,6 +80,15 @@ final class LocalExamples {
         LocalWork work = new LocalWork(List.of(door), LocalWork.Way.ONE_EXPOSURE);
         List<Phase> phases = PrintScript.plan(base, work, rig).get(0).phases();
         return phases.get(0).seconds() + phases.get(1).seconds();
+    }
+
+    /** What the timer is set to for each press. */
+    private static double eachPress(Example e) {
+        BaseExposure base =
+                BaseExposure.of(Light.filter(GradeFilter.G2), e.time("base")).inPresses((int) e.at("presses"));
+        PrintScript.Rig rig = new PrintScript.Rig(
+                8, TimerSteps.tenths(), lag(e), new Settings(false, false, true), (area, part) -> 1);
+        return PrintScript.plan(base, LocalWork.none(), rig).get(0).set().inSeconds();
     }
 
     private static LampLag lag(Example e) {

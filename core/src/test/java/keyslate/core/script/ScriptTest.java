@@ -20,6 +20,7 @@ import org.junit.jupiter.api.Test;
 class ScriptTest {
     private static final Light LIGHT = Light.filter(GradeFilter.G2_5);
     private static final Light SOFT = Light.filter(GradeFilter.G00);
+    private static final Settings MY_TIMER = new Settings(false, false, true);
     private static final LampLag LAG = LampLag.ofSeconds(0.1);
 
     @Nested
@@ -96,6 +97,66 @@ class ScriptTest {
                     .isInstanceOf(QuantityException.class);
         }
 
+        @Test
+        void fourPressesOfAStripsBurstAreExactlyItsPatch() {
+            LampLag lag = LampLag.ofSeconds(0.35);
+            BaseExposure patch = base(9.8).inPresses(4);
+            List<ExposureStep> pressed = PrintScript.plan(patch, LocalWork.none(), rig(lag, MY_TIMER));
+            assertThat(pressed).hasSize(1);
+            assertThat(pressed.get(0).presses()).isEqualTo(4);
+            assertThat(pressed.get(0).set().inSeconds()).isCloseTo(2.8, within(1e-9));
+            assertThat(pressed.get(0).receivedSeconds(lag)).isCloseTo(9.8, within(1e-9));
+            List<ExposureStep> switched = PrintScript.plan(patch, LocalWork.none(), rig(lag, Settings.SEEN));
+            assertThat(switched).hasSize(4).allSatisfy(s -> {
+                assertThat(s.set().inSeconds()).isCloseTo(2.8, within(1e-9));
+                assertThat(s.cues()).isEmpty();
+            });
+        }
+
+        /** Held for 3 of 4 presses is two stops; one more press is log2(5/4), a third. */
+        @Test
+        void holdsAndBurnsAreWholePressesOfTheOneSetting() {
+            LocalWork work = work(
+                    LocalWork.Way.ONE_EXPOSURE,
+                    hold("door", -2),
+                    hold("step", -1),
+                    burn("sky", 1.0 / 3, Optional.empty()));
+            List<ExposureStep> steps = PrintScript.plan(base(8).inPresses(4), work, rig(LAG, MY_TIMER));
+            assertThat(steps).extracting(ExposureStep::presses).containsExactly(2, 1, 1, 1);
+            assertThat(steps)
+                    .extracting(ExposureStep::held)
+                    .containsExactly(List.of("door", "step"), List.of("door"), List.of(), List.of());
+            assertThat(steps.get(3).burned()).contains("sky");
+            assertThat(steps).extracting(s -> s.set().inSeconds()).containsOnly(2.1);
+            assertThat(steps).flatExtracting(ExposureStep::cues).doesNotContain(Cue.SET_TIMER);
+        }
+
+        @Test
+        void aBurnThatIsNoWholePressHasASettingOfItsOwn() {
+            LocalWork work = work(LocalWork.Way.ONE_EXPOSURE, burn("sky", 0.1, Optional.empty()));
+            List<ExposureStep> steps = PrintScript.plan(base(8).inPresses(4), work, rig(LAG, MY_TIMER));
+            assertThat(steps.get(1).cues()).contains(Cue.SET_TIMER);
+            assertThat(steps.get(1).presses()).isEqualTo(1);
+        }
+
+        @Test
+        void aHoldThatIsNoWholePressIsRefusedWithTheWayOut() {
+            LocalWork work = work(LocalWork.Way.ONE_EXPOSURE, hold("door", -1.0 / 3));
+            assertThatThrownBy(() -> PrintScript.plan(base(8).inPresses(3), work, rig(LAG, MY_TIMER)))
+                    .hasMessageContaining("0.6 of 3")
+                    .hasMessageContaining("4 presses would do");
+            LocalWork little = work(LocalWork.Way.ONE_EXPOSURE, hold("door", -0.005));
+            assertThatThrownBy(() -> PrintScript.plan(base(8).inPresses(3), little, rig(LAG, MY_TIMER)))
+                    .hasMessageContaining("give the base in one exposure");
+        }
+
+        @Test
+        void pressesAreOneToSixteen() {
+            assertThatThrownBy(() -> base(8).inPresses(0)).isInstanceOf(QuantityException.class);
+            assertThatThrownBy(() -> base(8).inPresses(17)).isInstanceOf(QuantityException.class);
+            assertThat(base(8).inPresses(5).with(SOFT, seconds(4)).presses()).isEqualTo(5);
+        }
+
         private LocalWork.Area hold(String key, double stops) {
             return new LocalWork.Area(key, LocalChange.ofStops(stops), Optional.empty());
         }
@@ -109,7 +170,11 @@ class ScriptTest {
         }
 
         private PrintScript.Rig printRig() {
-            return new PrintScript.Rig(8, TimerSteps.tenths(), LAG, Settings.SEEN, (area, part) -> 1.5);
+            return rig(LAG, Settings.SEEN);
+        }
+
+        private PrintScript.Rig rig(LampLag lag, Settings settings) {
+            return new PrintScript.Rig(8, TimerSteps.tenths(), lag, settings, (area, part) -> 1.5);
         }
     }
 
@@ -144,7 +209,7 @@ class ScriptTest {
         @Test
         void aBaseHasOneToThreeParts() {
             assertThat(base(10).main().light()).isEqualTo(LIGHT);
-            assertThatThrownBy(() -> new BaseExposure(List.of())).isInstanceOf(QuantityException.class);
+            assertThatThrownBy(() -> new BaseExposure(List.of(), 1)).isInstanceOf(QuantityException.class);
         }
 
         @Test

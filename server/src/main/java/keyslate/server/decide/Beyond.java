@@ -80,6 +80,7 @@ final class Beyond {
                     centre.inSeconds(),
                     half.inStops(),
                     new CheckView(next.step().inStops(), next.patches(), "The next test."),
+                    null,
                     true);
         });
     }

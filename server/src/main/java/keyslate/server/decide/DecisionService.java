@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import keyslate.core.colour.CastEvidence.Estimate;
@@ -23,6 +24,7 @@ import keyslate.server.decide.DecisionViews.ColourView;
 import keyslate.server.decide.DecisionViews.Judgement;
 import keyslate.server.decide.DecisionViews.LookedView;
 import keyslate.server.decide.DecisionViews.Marks;
+import keyslate.server.decide.DecisionViews.PressesView;
 import keyslate.server.decide.DecisionViews.Reading;
 import keyslate.server.decide.DecisionViews.Taking;
 import keyslate.server.decide.DecisionViews.VerdictView;
@@ -97,7 +99,8 @@ public class DecisionService {
     /** The verdict that these marks lead to; stores nothing. */
     public VerdictView proposeReading(String sheetId, Marks marks) {
         Hung strip = database.inSnapshot(() -> strip(sheetId));
-        return adviser(strip).reading(strip, FromPicture.marks(pictures, strip, marks));
+        Marks told = FromPicture.marks(pictures, strip, marks);
+        return AsPatch.with(adviser(strip).reading(strip, told), strip, told);
     }
 
     /** A picture of a test, measured; stores nothing. */
@@ -126,7 +129,7 @@ public class DecisionService {
         return decide(sheetId, required("/taking", asked.taking()), () -> {
             Hung strip = strip(sheetId);
             Marks marks = FromPicture.marks(pictures, strip, checked);
-            VerdictView verdict = adviser(strip).reading(strip, marks);
+            VerdictView verdict = AsPatch.with(adviser(strip).reading(strip, marks), strip, marks);
             Optional<CheckStrip> check =
                     asked.taking().answer() == Answer.CHECK ? adviser(strip).check(strip, marks) : Optional.empty();
             return new Decided(strip, Decision.READING, "read", adviser(strip).seen(marks), verdict, check);
@@ -236,6 +239,7 @@ public class DecisionService {
                 subject,
                 taken.light(),
                 taken.time(),
+                taken.presses(),
                 taken.check(),
                 decided.source(),
                 because);
@@ -245,7 +249,12 @@ public class DecisionService {
     }
 
     /** What becomes of a verdict: light and time, whether it was overruled, and the check strip to plan. */
-    private record Taken(Light light, ExposureTime time, boolean overruled, Optional<CheckStrip> check) {}
+    private record Taken(
+            Light light, ExposureTime time, OptionalInt presses, boolean overruled, Optional<CheckStrip> check) {
+        static Taken of(Light light, ExposureTime time, boolean overruled) {
+            return new Taken(light, time, OptionalInt.empty(), overruled, Optional.empty());
+        }
+    }
 
     private Taken taken(Decided decided, Taking taking) {
         VerdictView verdict = decided.verdict();
@@ -253,23 +262,20 @@ public class DecisionService {
         ExposureTime time = ExposureTime.ofSeconds(verdict.seconds());
         Light stood = decided.sheet().before().light();
         return switch (taking.answer()) {
-            case PROPOSED -> new Taken(proposed, time, false, Optional.empty());
+            case PROPOSED -> Taken.of(proposed, time, false);
             case CHECK ->
                 new Taken(
                         proposed,
                         time,
+                        OptionalInt.empty(),
                         false,
                         Optional.of(decided.check()
                                 .orElseThrow(() -> RefusedException.of(
                                         "/taking/answer",
                                         "E_SHAPE",
                                         "This reading is sure enough; a check strip would tell nothing new."))));
-            case KEEP_LIGHT ->
-                new Taken(
-                        stood,
-                        ExposureTime.ofSeconds(verdict.keepSeconds()),
-                        !proposed.equals(stood),
-                        Optional.empty());
+            case KEEP_LIGHT -> Taken.of(stood, ExposureTime.ofSeconds(verdict.keepSeconds()), !proposed.equals(stood));
+            case AS_PATCH -> asPatch(verdict, proposed);
             case OWN -> own(decided.sheet().now(), taking);
         };
     }
@@ -285,7 +291,18 @@ public class DecisionService {
                 now.base(),
                 () -> ExposureTime.ofSeconds(taking.seconds() == null ? Double.NaN : taking.seconds()));
         errors.throwIfAny();
-        return new Taken(light, time, true, Optional.empty());
+        return Taken.of(light, time, true);
+    }
+
+    private static Taken asPatch(VerdictView verdict, Light light) {
+        PressesView presses = verdict.asPatch();
+        if (presses == null) {
+            throw RefusedException.of(
+                    "/taking/answer",
+                    "E_SHAPE",
+                    "This patch was not given in equal exposures that could be given again.");
+        }
+        return new Taken(light, AsPatch.time(presses), OptionalInt.of(presses.count()), false, Optional.empty());
     }
 
     private Decision record(Decided decided, String remark, Taken taken) {

@@ -1,6 +1,7 @@
 package keyslate.server.decide;
 
 import java.util.List;
+import java.util.Optional;
 import keyslate.core.colour.Hue;
 import keyslate.server.rig.LightView;
 import keyslate.store.json.Pictured;
@@ -13,6 +14,7 @@ public final class DecisionViews {
     /**
      * One verdict: what to do, why, what it rests on, what would be set.
      *
+     * @param asPatch the same as it fell on the patch that was marked, where that was in equal exposures
      * @param again whether the next step is another test, because the answer lies off this one
      */
     public record VerdictView(
@@ -24,6 +26,7 @@ public final class DecisionViews {
             double keepSeconds,
             double uncertaintyStops,
             @Nullable CheckView check,
+            @Nullable PressesView asPatch,
             boolean again) {
         /** A verdict that ends the test. */
         public VerdictView(
@@ -35,9 +38,27 @@ public final class DecisionViews {
                 double keepSeconds,
                 double uncertaintyStops,
                 @Nullable CheckView check) {
-            this(headline, why, restsOn, light, seconds, keepSeconds, uncertaintyStops, check, false);
+            this(headline, why, restsOn, light, seconds, keepSeconds, uncertaintyStops, check, null, false);
+        }
+
+        /** The same with the exposures that the marked patch got. */
+        public VerdictView withPatch(Optional<PressesView> given) {
+            return new VerdictView(
+                    headline,
+                    why,
+                    restsOn,
+                    light,
+                    seconds,
+                    keepSeconds,
+                    uncertaintyStops,
+                    check,
+                    given.orElse(null),
+                    again);
         }
     }
+
+    /** So many exposures of what the timer is set to, seconds, and what they give together. */
+    public record PressesView(int count, double setSeconds, double seconds) {}
 
     /** The strip that would settle what a reading leaves open: so many patches about the proposed time, and why. */
     public record CheckView(double stepStops, int patches, String why) {}
@@ -115,6 +136,8 @@ public final class DecisionViews {
         CHECK,
         /** Its time is taken, with the light that was. */
         KEEP_LIGHT,
+        /** Its patch is given again as it was: in as many exposures of the same setting. */
+        AS_PATCH,
         /** Something else is set: light and seconds. */
         OWN
     }

@@ -101,13 +101,12 @@ public class PrintKind implements SheetKind {
 
     /** The script of the recipe; refused when the holds do not fit. */
     public static List<ExposureStep> script(Rig rig) {
-        return PrintScript.plan(
-                rig.recipe().base().exposure(), rig.recipe().local().toWork(), scriptRig(rig));
+        return PrintScript.plan(rig.exposure(), rig.recipe().local().toWork(), scriptRig(rig));
     }
 
     /** The base alone. */
     public static List<ExposureStep> straight(Rig rig) {
-        return PrintScript.plan(rig.recipe().base().exposure(), LocalWork.none(), scriptRig(rig));
+        return PrintScript.plan(rig.exposure(), LocalWork.none(), scriptRig(rig));
     }
 
     private static PrintScript.Rig scriptRig(Rig rig) {

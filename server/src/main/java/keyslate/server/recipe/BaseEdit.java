@@ -35,15 +35,29 @@ final class BaseEdit {
     static Base of(Edit edit, Rig before, Rig moved, @Nullable BaseChange change, Function<Rig, Light> beginning) {
         Base now = before.recipe().base();
         Light light = light(edit, before, moved, change, beginning);
+        BaseExposure stood = presses(edit, now.exposure(), change);
         edit.sayIf(!light.equals(before.light()), before.light().notation() + " to " + light.notation());
         ExposureTime own = change == null ? null : ownTime(edit, before.base(), change);
         if (own != null) {
             sayTime(edit, before.base(), own);
-            return new Base(BaseExposure.of(light, own), "own", "Your own time.");
+            return new Base(stood.with(light, own), "own", "Your own time.");
         }
         Base carried = carried(before, moved, light);
         sayTime(edit, before.base(), carried.exposure().main().time());
-        return carried.exposure().equals(now.exposure()) ? now : carried;
+        BaseExposure given = carried.exposure().inPresses(stood.presses());
+        return given.equals(now.exposure()) ? now : new Base(given, carried.source(), carried.because());
+    }
+
+    /** How the base is given: in one exposure, or in equal ones. */
+    private static BaseExposure presses(Edit edit, BaseExposure now, @Nullable BaseChange change) {
+        if (change == null || change.presses() == null) {
+            return now;
+        }
+        BaseExposure given = edit.errors().check("/base/presses", now, () -> now.inPresses(change.presses()));
+        edit.sayIf(
+                given.presses() != now.presses(),
+                given.presses() == 1 ? "base in one exposure" : "base in " + given.presses() + " presses");
+        return given;
     }
 
     /** The light asked for; where the paper has become another kind, the light that kind begins with. */
@@ -94,7 +108,7 @@ final class BaseEdit {
     private static Base carried(Rig before, Rig moved, Light light) {
         Base now = before.recipe().base();
         if ("default".equals(now.source()) || before.medium() != moved.medium()) {
-            return new Base(BaseExposure.of(light, before.base()), now.source(), now.because());
+            return new Base(now.exposure().with(light, before.base()), now.source(), now.because());
         }
         List<String> because = new ArrayList<>();
         ExposureTime time = before.base();
@@ -117,7 +131,7 @@ final class BaseEdit {
         return because.isEmpty()
                 ? now
                 : new Base(
-                        BaseExposure.of(light, time),
+                        now.exposure().with(light, time),
                         now.source(),
                         Show.seconds(before.base().inSeconds()) + " carried over, " + String.join(", ", because) + ".");
     }

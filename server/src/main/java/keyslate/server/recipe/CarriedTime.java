@@ -64,9 +64,10 @@ final class CarriedTime {
     CarriedTime(Rig stood, Rig before, Rig now, int sheetNumber) {
         this.before = before;
         // What was set stays; what the paper got of it is known better once the lag was measured.
-        double set = stood.base().inSeconds() + stood.lag().inSeconds();
+        int presses = stood.exposure().presses();
+        double set = stood.base().inSeconds() + presses * stood.lag().inSeconds();
         this.received = ExposureTime.ofSeconds(
-                Math.max(SHORTEST_SECONDS, set - before.lag().inSeconds()));
+                Math.max(SHORTEST_SECONDS, set - presses * before.lag().inSeconds()));
         this.now = now;
         this.way = new WayBetween(before, now);
         this.sheetNumber = sheetNumber;

@@ -90,6 +90,7 @@ public record RecipeChange(
      * The base exposure: at most one of seconds, a change in seconds, a change in stops and the proposed starting time. A light alone takes
      * the time along.
      *
+     * @param presses how many equal exposures it is given in, 1 to 16; the lag of the lamp counts in each
      * @param luxBefore with the starting time: a meter's reading at the board as it stood for the print it comes from, in any unit
      * @param luxNow the same as it stands now
      */
@@ -99,6 +100,7 @@ public record RecipeChange(
             @Nullable Double changeSeconds,
             @Nullable Double changeStops,
             @Nullable Boolean takeStartingTime,
+            @Nullable Integer presses,
             @Nullable Double luxBefore,
             @Nullable Double luxNow) {}
 

@@ -2,6 +2,7 @@ package keyslate.server.recipe;
 
 import java.time.Clock;
 import java.util.Optional;
+import java.util.OptionalInt;
 import keyslate.core.exposure.CheckStrip;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
@@ -87,12 +88,15 @@ public class RecipeEditor {
     /**
      * The recipe with light and time that a verdict proposed, or that the user set against it; with the check strip planned
      * when one is wanted.
+     *
+     * @param presses that the base is given in; none = as it stands
      */
     public Recipe take(
             Recipe now,
             Subject subject,
             Light light,
             ExposureTime time,
+            OptionalInt presses,
             Optional<CheckStrip> check,
             String source,
             String because) {
@@ -100,7 +104,8 @@ public class RecipeEditor {
         BaseExposure.Part was = now.base().exposure().main();
         edit.sayIf(!was.light().equals(light), was.light().notation() + " to " + light.notation());
         edit.say("time " + Show.seconds(was.time().inSeconds()) + " to " + Show.seconds(time.inSeconds()));
-        Base base = new Base(BaseExposure.of(light, time), source, because);
+        BaseExposure given = now.base().exposure().with(light, time);
+        Base base = new Base(presses.isPresent() ? given.inPresses(presses.getAsInt()) : given, source, because);
         TestPlan test = now.test().followingBase();
         if (check.isPresent()) {
             edit.say("check strip");

@@ -11,7 +11,6 @@ import keyslate.core.quantity.Density;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.QuantityException;
 import keyslate.core.quantity.Stops;
-import keyslate.core.script.BaseExposure;
 import keyslate.core.size.Projection;
 import keyslate.server.Show;
 import keyslate.server.local.PrintKind;
@@ -98,7 +97,10 @@ public class StartingTime {
 
         Recipe.Base toBase(Rig rig) {
             return new Recipe.Base(
-                    BaseExposure.of(rig.medium().core().read(light.notation()), ExposureTime.ofSeconds(seconds)),
+                    rig.recipe()
+                            .base()
+                            .exposure()
+                            .with(rig.medium().core().read(light.notation()), ExposureTime.ofSeconds(seconds)),
                     source,
                     String.join("\n", arithmetic));
         }

@@ -19,6 +19,7 @@ import keyslate.core.quantity.Magnification;
 import keyslate.core.quantity.QuantityException;
 import keyslate.core.quantity.Stops;
 import keyslate.core.rescale.Known;
+import keyslate.core.script.BaseExposure;
 import keyslate.core.script.Cue;
 import keyslate.core.script.ExposureStep;
 import keyslate.core.script.LampWay;
@@ -241,6 +242,12 @@ public record Rig(
     /** The time of the base exposure, as received, exact. */
     public ExposureTime base() {
         return recipe.base().exposure().main().time();
+    }
+
+    /** The base as this lamp gives it: one that burns all the time knows no presses. */
+    public BaseExposure exposure() {
+        BaseExposure base = recipe.base().exposure();
+        return way() == LampWay.BURNS ? base.inPresses(1) : base;
     }
 
     public LampLag lag() {

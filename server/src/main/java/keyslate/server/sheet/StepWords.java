@@ -201,7 +201,7 @@ public final class StepWords {
             return "Base; hold back " + Show.listed(held);
         }
         if (!held.isEmpty()) {
-            return "Hold back " + Show.listed(held);
+            return "Hold back " + Show.listed(held) + press;
         }
         return (step.cues().contains(Cue.HANDS_OUT) ? "Base, hands out" : "Base, nothing held") + press;
     }

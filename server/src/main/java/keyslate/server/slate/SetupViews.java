@@ -2,6 +2,7 @@ package keyslate.server.slate;
 
 import java.util.List;
 import java.util.Locale;
+import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.QuantityException;
 import keyslate.core.rescale.Known;
 import keyslate.core.size.Blades;
@@ -37,14 +38,20 @@ final class SetupViews {
     static BaseView base(Rig rig) {
         Recipe.Base base = rig.recipe().base();
         return new BaseView(
-                LightView.of(rig.light()), rig.base().inSeconds(), setSeconds(rig), base.source(), base.because());
+                LightView.of(rig.light()),
+                rig.base().inSeconds(),
+                setSeconds(rig),
+                rig.exposure().presses(),
+                base.source(),
+                base.because());
     }
 
-    /** What one sets on the timer for the base; beyond the timer's end the time itself. */
+    /** What one sets on the timer for the base, or for each press of it; beyond the timer's end the time itself. */
     private static double setSeconds(Rig rig) {
-        double set = rig.base().inSeconds() + rig.lag().inSeconds();
+        ExposureTime each = rig.base().times(1.0 / rig.exposure().presses());
+        double set = each.inSeconds() + rig.lag().inSeconds();
         try {
-            return rig.timer().nearest(rig.lag().toSet(rig.base())).time().inSeconds();
+            return rig.timer().nearest(rig.lag().toSet(each)).time().inSeconds();
         } catch (QuantityException e) {
             return set;
         }

@@ -134,8 +134,13 @@ public final class SlateViews {
     public record NamingView(
             String title, String intent, boolean whiteWanted, boolean blackWanted, List<StoredTone> tones) {}
 
-    /** The base exposure: light, received seconds, what the timer is set to for it, and where it comes from. */
-    public record BaseView(LightView light, double seconds, double setSeconds, String source, String because) {}
+    /**
+     * The base exposure: light, received seconds, what the timer is set to for it, and where it comes from.
+     *
+     * @param presses how many equal exposures of {@code setSeconds} it is given in
+     */
+    public record BaseView(
+            LightView light, double seconds, double setSeconds, int presses, String source, String because) {}
 
     /**
      * What stands on enlarger and easel: what was chosen, and what follows from it.

@@ -111,6 +111,7 @@ final class FileMapping {
                         .toList(),
                 r.base().source(),
                 r.base().because(),
+                r.base().exposure().presses(),
                 StoredTest.of(r.test()),
                 r.local().way().name(),
                 r.local().areas().stream().map(FileMapping::toFile).toList());
@@ -185,10 +186,12 @@ final class FileMapping {
                         placement(r),
                         Optional.ofNullable(r.contact()).map(FileMapping::toStore)),
                 new Recipe.Base(
-                        new BaseExposure(r.base().stream()
-                                .map(p ->
-                                        new BaseExposure.Part(Light.of(p.light()), ExposureTime.ofSeconds(p.seconds())))
-                                .toList()),
+                        new BaseExposure(
+                                r.base().stream()
+                                        .map(p -> new BaseExposure.Part(
+                                                Light.of(p.light()), ExposureTime.ofSeconds(p.seconds())))
+                                        .toList(),
+                                Optional.ofNullable(r.presses()).orElse(1)),
                         r.baseSource(),
                         r.baseBecause()),
                 r.test().toCore(),

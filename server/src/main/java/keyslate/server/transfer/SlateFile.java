@@ -172,6 +172,7 @@ public record SlateFile(
             List<FilePart> base,
             String baseSource,
             String baseBecause,
+            @Nullable Integer presses,
             StoredTest test,
             String localWay,
             List<FileArea> areas) {}

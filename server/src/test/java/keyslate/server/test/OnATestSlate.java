@@ -106,13 +106,13 @@ abstract class OnATestSlate extends ApplicationTest {
     }
 
     void take(String slate, JsonNode sheet, Map<String, ?> marks) {
+        answer(slate, sheet, marks, "PROPOSED");
+    }
+
+    void answer(String slate, JsonNode sheet, Map<String, ?> marks, String answer) {
         ok(http().post(
                         "/api/sheets/" + sheet.get("id").asString() + "/readings",
-                        Map.of(
-                                "marks",
-                                marks,
-                                "taking",
-                                Map.of("version", http().version(slate), "answer", "PROPOSED"))));
+                        Map.of("marks", marks, "taking", Map.of("version", http().version(slate), "answer", answer))));
     }
 
     static List<Double> figures(JsonNode list, String field) {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.DoubleStream;
+import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
 import keyslate.server.Http.Answer;
 import org.junit.jupiter.api.Test;
@@ -65,6 +66,10 @@ class TestScenariosHttpTest extends OnATestSlate {
         JsonNode base = http().slate(slate).get("standing").get("base");
         assertThat(base.get("seconds").asDouble()).isCloseTo(9.8, within(0.01));
         assertThat(base.get("setSeconds").asDouble()).isCloseTo(10.2, within(1e-6));
+        JsonNode offered = proposal(sheet, Map.of("whitesAt", 3)).get("asPatch");
+        assertThat(offered.get("count").asInt()).isEqualTo(4);
+        assertThat(offered.get("setSeconds").asDouble()).isCloseTo(2.8, within(1e-9));
+        assertThat(offered.get("seconds").asDouble()).isCloseTo(9.8, within(1e-9));
         String without = slate(frame, grey, 0, Map.of("apertureMark", 8));
         plan(without, Map.of("presses", List.of(1, 2, 3, 4, 5, 6), "pressSeconds", 2.8));
         take(without, expose(without, "STRIP"), Map.of("whitesAt", 3));
@@ -74,6 +79,31 @@ class TestScenariosHttpTest extends OnATestSlate {
                         .get("setSeconds")
                         .asDouble())
                 .isCloseTo(11.2, within(1e-6));
+    }
+
+    /** The fourth patch again as it was: four bursts of 2.8 s, printed, changed, undone, and in one exposure again. */
+    @Test
+    void fourBurstsAreExactlyTheFourthPatch() {
+        String slate = slate(frame, grey, 0.35, Map.of("apertureMark", 8));
+        plan(slate, Map.of("presses", List.of(1, 2, 3, 4, 5, 6), "pressSeconds", 2.8));
+        JsonNode sheet = expose(slate, "STRIP");
+        answer(slate, sheet, Map.of("whitesAt", 3), "AS_PATCH");
+        assertThat(pressed(slate)).containsExactly(9.8, 2.8, 4.0);
+        JsonNode print = expose(slate, "PRINT");
+        assertThat(figures(print.get("script"), "setSeconds")).containsExactly(2.8, 2.8, 2.8, 2.8);
+        http().edit(slate, "base/changeStops", 1.0);
+        assertThat(pressed(slate)).containsExactly(19.6, 5.3, 4.0);
+        http().edit(slate, "base/presses", 1);
+        assertThat(pressed(slate)).containsExactly(19.6, 20.0, 1.0);
+        assertThat(proposal(sheet, Map.of("whitesAt", 2.5)).get("asPatch")).isNull();
+        assertThat(proposal(sheet, Map.of("whitesAt", 0)).get("asPatch")).isNull();
+    }
+
+    private List<Double> pressed(String slate) {
+        JsonNode base = http().slate(slate).get("standing").get("base");
+        return Stream.of("seconds", "setSeconds", "presses")
+                .map(f -> Math.rint(10 * base.get(f).asDouble()) / 10)
+                .toList();
     }
 
     /** 14 s from f/16 to f/8 in half stops, colour: equivalents at f/16, and the fourth patch at the openings that stand. */

@@ -30,7 +30,7 @@ public final class RecipeRepository {
     private static final String RECIPE = "SELECT id, slate_id, previous_id, made_at, edit, title, intent, white_wanted,"
             + " black_wanted, enlarger_id, lens_id, aperture_mark, paper_id, sheet_width_mm, sheet_height_mm,"
             + " border_mm, fit, crop_place, crop_down, overfill_percent, blades, sized_times, sized_by,"
-            + " sized_reading, contact, contact_mm, column_reading, base_source, base_because, local_way,"
+            + " sized_reading, contact, contact_mm, column_reading, base_source, base_because, presses, local_way,"
             + " test, tones FROM recipe WHERE ";
     private static final String BASE = "SELECT recipe_id, light, seconds FROM base_part WHERE recipe_id IN (SELECT id"
             + " FROM recipe WHERE %s) ORDER BY recipe_id, place";
@@ -162,7 +162,10 @@ public final class RecipeRepository {
                         row.getDouble("sheet_height_mm"),
                         placement(row),
                         contact(row)),
-                new Recipe.Base(new BaseExposure(base), row.getString("base_source"), row.getString("base_because")),
+                new Recipe.Base(
+                        new BaseExposure(base, row.getInt("presses")),
+                        row.getString("base_source"),
+                        row.getString("base_because")),
                 Json.read(row.getString("test"), StoredTest.class).toCore(),
                 new Recipe.Local(areas, LocalWork.Way.valueOf(row.getString("local_way"))));
     }
@@ -217,12 +220,12 @@ public final class RecipeRepository {
                         + " black_wanted, enlarger_id, lens_id, aperture_mark, paper_id, sheet_width_mm,"
                         + " sheet_height_mm, border_mm, fit, crop_place, crop_down, overfill_percent, blades, sized_times, sized_by,"
                         + " sized_reading, contact, contact_mm, column_reading, base_source,"
-                        + " base_because, local_way, test, tones)"
+                        + " base_because, presses, local_way, test, tones)"
                         + " VALUES (:id, :slateId, :previousId, :madeAt, :edit, :title, :intent, :whiteWanted,"
                         + " :blackWanted, :enlargerId, :lensId, :apertureMark, :paperId, :sheetWidthMm,"
                         + " :sheetHeightMm, :borderMm, :fit, :cropPlace, :cropDown, :overfillPercent, :blades, :sizedTimes,"
                         + " :sizedBy, :sizedReading, :contact, :contactMm, :columnReading, :baseSource,"
-                        + " :baseBecause, :localWay, :test, :tones)")
+                        + " :baseBecause, :presses, :localWay, :test, :tones)")
                 .param("id", recipe.id())
                 .param("slateId", recipe.slateId())
                 .param("previousId", recipe.previousId())
@@ -262,6 +265,7 @@ public final class RecipeRepository {
                         setup.contact().map(Recipe.Contact::columnReading).orElse(""))
                 .param("baseSource", recipe.base().source())
                 .param("baseBecause", recipe.base().because())
+                .param("presses", recipe.base().exposure().presses())
                 .param("localWay", recipe.local().way().name())
                 .param("test", Json.write(StoredTest.of(recipe.test())))
                 .param(
