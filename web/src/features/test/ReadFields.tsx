@@ -43,6 +43,31 @@ export function LookedAt(props: {
   );
 }
 
+/** Another look at the same test, with the marks of the one before hidden: both together are surer, and cost no paper. */
+export function LookAgain(props: {
+  look: number;
+  onAgain: (() => void) | undefined;
+  onDrop: (() => void) | undefined;
+}) {
+  const { look, onAgain, onDrop } = props;
+  if (!onAgain && !onDrop) return null;
+  return (
+    <p className="field-hint" role="status">
+      {onDrop && `Look ${String(look)}: the marks before are hidden. All looks count together. `}
+      {onAgain && (
+        <button type="button" className="link" onClick={onAgain}>
+          {onDrop ? "Once more" : "Look again, marks hidden"} <kbd>G</kbd>
+        </button>
+      )}{" "}
+      {onDrop && (
+        <button type="button" className="link" onClick={onDrop}>
+          Drop this look
+        </button>
+      )}
+    </p>
+  );
+}
+
 /** The named tone that a mark is about; nothing where none was named. */
 export function ToneOfMark(props: {
   slate: SlateView;

@@ -19,10 +19,11 @@ import { Doubt } from "../../shared/ui/Doubt";
 import { Print } from "../../shared/ui/Print";
 import { type Answer, Answered } from "./Answered";
 import { useLooking } from "./kept";
+import { type Look, MOST_LOOKS, lookOf, withLook, withLooks } from "./looks";
 import { Mark } from "./Mark";
 import { PatchTable } from "./PatchTable";
 import { PieceFinder } from "./PieceFinder";
-import { LookedAt, OffTheTest, OneSheet, ToneOfMark } from "./ReadFields";
+import { LookAgain, LookedAt, OffTheTest, OneSheet, ToneOfMark } from "./ReadFields";
 import { PictureFacts, PictureStage, ReferenceTools } from "./ReadPicture";
 import { TestPicture } from "./TestPicture";
 import {
@@ -56,7 +57,11 @@ export function ReadTest(props: SlateContext & { strip: SheetView; switcher: Rea
     else setAsked(undefined);
   };
   const [looking, look] = useLooking();
-  const [placed, setPlaced] = useState<Marked>(before ? marksIn(before) : {});
+  const recorded = before ? marksIn(before) : {};
+  const [placed, setPlaced] = useState<Marked>(() =>
+    withLook(recorded, recorded.looks?.at(-1) ?? lookOf(recorded)),
+  );
+  const [earlier, setEarlier] = useState<readonly Look[]>(() => recorded.looks?.slice(0, -1) ?? []);
   const [next, setNext] = useState<string>(kinds[0]?.field ?? "");
   const [alone, setAlone] = useState(false);
   const marked: Marked = {
@@ -66,16 +71,34 @@ export function ReadTest(props: SlateContext & { strip: SheetView; switcher: Rea
     ...(looking.lamp !== "" && { lamp: looking.lamp }),
   };
   const shown: Marked = pictured && asked ? withoutPlaces(marked, answering(asked, pictured)) : marked;
+  const told = asked ? shown : withLooks(shown, earlier);
   const isAnswered = asked ? pictured !== undefined && isMeasured(pictured) : isMarked(kinds, marked);
-  const proposal = useProposal(strip, isAnswered, shown, slate.recipeId);
-  const read = useReading(slate.id, strip.id, shown);
+  const proposal = useProposal(strip, isAnswered, told, slate.recipeId);
+  const read = useReading(slate.id, strip.id, told);
   const set = (field: string, at: number) => setPlaced((m) => ({ ...m, [field]: at, beyond: undefined }));
+  const mayLookAgain =
+    !asked &&
+    kinds.length > 0 &&
+    marked.beyond === undefined &&
+    isMarked(kinds, marked) &&
+    earlier.length + 1 < MOST_LOOKS;
+  const lookAgain = () => {
+    if (!mayLookAgain) return;
+    setEarlier((looks) => [...looks, lookOf(placed)]);
+    setPlaced((m) => withLook(m, {}));
+    setNext(kinds[0]?.field ?? "");
+  };
+  const dropLook = () => {
+    setPlaced((m) => withLook(m, earlier.at(-1) ?? {}));
+    setEarlier((looks) => looks.slice(0, -1));
+  };
   const wanted = kinds.find((k) => k.field === next);
   const standing = marked[next as MarkField] ?? 0;
   useKeys({
     ...Object.fromEntries(
       kinds.map((k) => [k.key, () => (asked ? setTaps({ field: k.field }) : setNext(k.field))]),
     ),
+    ...(mayLookAgain && { g: lookAgain }),
     ...(kinds.length > 0 && !asked && { a: () => setAlone((now) => !now) }),
     ...(canMeasure && { i: () => byPicture(asked === undefined) }),
     ...(asked && {
@@ -91,7 +114,7 @@ export function ReadTest(props: SlateContext & { strip: SheetView; switcher: Rea
     ? last?.fromPicture === true && asked === takenAs
       ? last.headline
       : undefined
-    : before && before === last && sameMarks(kinds, marked, marksIn(before))
+    : before && before === last && sameMarks(kinds, lookedAt(told), lookedAt(recorded))
       ? before.headline
       : undefined;
   return (
@@ -191,6 +214,11 @@ export function ReadTest(props: SlateContext & { strip: SheetView; switcher: Rea
                 />
               ))}
             </div>
+            <LookAgain
+              look={earlier.length + 1}
+              onAgain={mayLookAgain ? lookAgain : undefined}
+              onDrop={earlier.length > 0 ? dropLook : undefined}
+            />
             <ToneOfMark
               slate={slate}
               kind={wanted}
@@ -245,9 +273,16 @@ function markWay(sheet: SheetView): "CORNERS" | "NIPS" | undefined {
   return mark.includes("nip") ? "NIPS" : "CORNERS";
 }
 
+/** The marks as they are compared: those of the last look, with the looks beside them. */
+function lookedAt(marked: Marked): Marked {
+  const last = marked.looks?.at(-1);
+  return last ? withLook(marked, last) : marked;
+}
+
 function marksIn(reading: Schemas["DecisionView"]): Marked {
-  const { whitesAt, blacksAt, rightAt, dry, moreStops, beyond, whitesTone, rightTone, blacksTone } = reading;
-  return { whitesAt, blacksAt, rightAt, dry, moreStops, beyond, whitesTone, rightTone, blacksTone };
+  const { whitesAt, blacksAt, rightAt, dry, moreStops, beyond, whitesTone, rightTone, blacksTone, looks } =
+    reading;
+  return { whitesAt, blacksAt, rightAt, dry, moreStops, beyond, whitesTone, rightTone, blacksTone, looks };
 }
 
 function useProposal(sheet: SheetView, enabled: boolean, marked: Marked, recipeId: string) {

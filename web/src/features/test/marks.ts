@@ -31,6 +31,7 @@ export function sameMarks(kinds: readonly MarkKind[], a: Marked, b: Marked): boo
     (a.dry === true) === (b.dry === true) &&
     a.beyond === b.beyond &&
     a.moreStops === b.moreStops &&
+    JSON.stringify(a.looks ?? []) === JSON.stringify(b.looks ?? []) &&
     kinds.every((k) => {
       const tone = toneField(k.field as MarkField);
       return a[k.field as MarkField] === b[k.field as MarkField] && a[tone] === b[tone];

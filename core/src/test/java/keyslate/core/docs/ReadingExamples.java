@@ -21,6 +21,7 @@ import keyslate.core.quantity.Grade;
 import keyslate.core.quantity.Stops;
 import keyslate.core.reading.Corners;
 import keyslate.core.reading.GradedLights;
+import keyslate.core.reading.Looks;
 import keyslate.core.reading.NextRecipe;
 import keyslate.core.reading.ScanDensity;
 import keyslate.core.reading.SlateEvidence;
@@ -47,6 +48,11 @@ final class ReadingExamples {
                         .inSeconds());
         formulas.put("REA-15", ReadingExamples::window);
         formulas.put("REA-22", ReadingExamples::toneTime);
+        formulas.put(
+                "REA-24",
+                e -> new Looks(List.of(e.at("place"), e.at("again")))
+                        .limit(e.stops("one"), e.stops("step"))
+                        .inStops());
         formulas.put(
                 "REA-16",
                 e -> together(mark(e.time("first"), e.stops("surer")), mark(e.time("second"), e.stops("less"))));

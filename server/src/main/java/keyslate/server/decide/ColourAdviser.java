@@ -19,6 +19,7 @@ import keyslate.server.decide.DecisionViews.VerdictView;
 import keyslate.server.decide.DecisionViews.Wishes;
 import keyslate.server.rig.LightView;
 import keyslate.server.web.FieldErrors;
+import keyslate.store.json.Look;
 import keyslate.store.json.Seen;
 import org.springframework.stereotype.Component;
 
@@ -79,7 +80,8 @@ class ColourAdviser implements Adviser {
         SlateEvidence.Estimate read = read(strip, evidence);
         List<ExposureTime> totals = Readings.totals(strip);
         List<String> rests = new ArrayList<>();
-        Readings.said(rests, "Right density at ", marks.rightAt(), totals);
+        Readings.said(
+                rests, "Right density at ", marks.rightAt(), SeveralLooks.of(marks.looks(), Look::rightAt), totals);
         if (marks.moreStops() != null) {
             rests.add(strip.view().label() + " needs " + Show.stops(Stops.of(marks.moreStops()))
                     + ", your judgement of a whole sheet, ± " + Show.stopsApart(GuessPlan.JUDGED_TO) + ".");

@@ -99,8 +99,13 @@ public class DecisionService {
     /** The verdict that these marks lead to; stores nothing. */
     public VerdictView proposeReading(String sheetId, Marks marks) {
         Hung strip = database.inSnapshot(() -> strip(sheetId));
-        Marks told = FromPicture.marks(pictures, strip, marks);
+        Marks told = told(strip, marks);
         return AsPatch.with(adviser(strip).reading(strip, told), strip, told);
+    }
+
+    /** The marks as they count: measured in a picture, or several looks together. */
+    private Marks told(Hung strip, Marks marks) {
+        return FromPicture.marks(pictures, strip, SeveralLooks.together(strip, marks));
     }
 
     /** A picture of a test, measured; stores nothing. */
@@ -128,7 +133,7 @@ public class DecisionService {
         Marks checked = Readings.checked(required("/marks", asked.marks()));
         return decide(sheetId, required("/taking", asked.taking()), () -> {
             Hung strip = strip(sheetId);
-            Marks marks = FromPicture.marks(pictures, strip, checked);
+            Marks marks = told(strip, checked);
             VerdictView verdict = AsPatch.with(adviser(strip).reading(strip, marks), strip, marks);
             Optional<CheckStrip> check =
                     asked.taking().answer() == Answer.CHECK ? adviser(strip).check(strip, marks) : Optional.empty();

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import keyslate.core.colour.Hue;
 import keyslate.server.rig.LightView;
+import keyslate.store.json.Look;
 import keyslate.store.json.Pictured;
 import org.jspecify.annotations.Nullable;
 
@@ -77,6 +78,7 @@ public final class DecisionViews {
      * @param blacksTone the same for the black
      * @param lamp the light it is read by, in the user's words, up to 40 characters
      * @param second whether somebody else looked too and saw it alike
+     * @param looks looked at several times, each with the marks before hidden: all looks, 2 to 5; the marks are then their means and not taken from the request
      * @param pictured read from a picture of the sheet: where to look; the marks of its tones, with times and limits, are measured and not taken from the request
      */
     public record Marks(
@@ -91,15 +93,16 @@ public final class DecisionViews {
             @Nullable String blacksTone,
             @Nullable String lamp,
             @Nullable Boolean second,
+            @Nullable List<Look> looks,
             @Nullable Pictured pictured) {
         /** Where the whites hold and the first true black, wet as it comes. */
         public static Marks of(@Nullable Double whites, @Nullable Double blacks) {
-            return new Marks(whites, blacks, null, null, null, null, null, null, null, null, null, null);
+            return new Marks(whites, blacks, null, null, null, null, null, null, null, null, null, null, null);
         }
 
         /** Where the density is right, wet as it comes. */
         public static Marks right(double at) {
-            return new Marks(null, null, at, null, null, null, null, null, null, null, null, null);
+            return new Marks(null, null, at, null, null, null, null, null, null, null, null, null, null);
         }
     }
 

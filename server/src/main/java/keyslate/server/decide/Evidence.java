@@ -3,6 +3,7 @@ package keyslate.server.decide;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import keyslate.core.exposure.PatchPick;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
@@ -16,6 +17,7 @@ import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.rig.WayBetween;
 import keyslate.server.sheet.Patches.OnPaper;
 import keyslate.server.sheet.SheetAssembler.OnCord;
+import keyslate.store.json.Look;
 import keyslate.store.json.Pictured;
 import keyslate.store.json.Seen;
 import keyslate.store.slate.Decision;
@@ -39,6 +41,7 @@ record Evidence(List<Mark> own, List<Other> others) {
             @Nullable Double blacks,
             @Nullable Double more,
             boolean dry,
+            @Nullable List<Look> looks,
             @Nullable Pictured pictured) {
         static Looked of(Marks marks) {
             return new Looked(
@@ -47,6 +50,7 @@ record Evidence(List<Mark> own, List<Other> others) {
                     marks.blacksAt(),
                     marks.moreStops(),
                     Boolean.TRUE.equals(marks.dry()),
+                    marks.looks(),
                     marks.pictured());
         }
 
@@ -57,6 +61,7 @@ record Evidence(List<Mark> own, List<Other> others) {
                     seen.blacksAt(),
                     seen.moreStops(),
                     Boolean.TRUE.equals(seen.dry()),
+                    seen.looks(),
                     seen.pictured());
         }
     }
@@ -154,15 +159,22 @@ record Evidence(List<Mark> own, List<Other> others) {
                             .orElse(GuessPlan.JUDGED_TO),
                     lagShare(sheet, only.patch())));
         }
-        add(marks, sheet, looked, Tone.WHITES, "whitesAt", looked.whites());
-        add(marks, sheet, looked, Tone.MIDDLE, "rightAt", looked.middle());
+        add(marks, sheet, looked, Tone.WHITES, "whitesAt", Look::whitesAt, looked.whites());
+        add(marks, sheet, looked, Tone.MIDDLE, "rightAt", Look::rightAt, looked.middle());
         if (blacks) {
-            add(marks, sheet, looked, Tone.BLACKS, "blacksAt", looked.blacks());
+            add(marks, sheet, looked, Tone.BLACKS, "blacksAt", Look::blacksAt, looked.blacks());
         }
         return marks;
     }
 
-    private static void add(List<Mark> marks, Hung sheet, Looked looked, Tone tone, String field, @Nullable Double at) {
+    private static void add(
+            List<Mark> marks,
+            Hung sheet,
+            Looked looked,
+            Tone tone,
+            String field,
+            Function<Look, Double> ofLook,
+            @Nullable Double at) {
         List<OnPaper> patches = sheet.sheet().patches().orElseThrow().all();
         if (at == null
                 || patches.size() < 2
@@ -175,7 +187,9 @@ record Evidence(List<Mark> own, List<Other> others) {
         SheetPatches.Patch high =
                 patches.get(Math.min(patches.size() - 1, pick.index() + 1)).patch();
         double lag = (1 - pick.weight()) * lagShare(sheet, low) + pick.weight() * lagShare(sheet, high);
-        Stops limit = FromPicture.limit(looked.pictured(), field).map(Stops::of).orElse(Readings.limit(pick, totals));
+        Stops limit = FromPicture.limit(looked.pictured(), field)
+                .map(Stops::of)
+                .orElseGet(() -> Readings.limit(pick, SeveralLooks.of(looked.looks(), ofLook), totals));
         marks.add(mark(sheet, looked, tone, low.step().light(), pick.timeOn(totals), limit, lag));
     }
 

@@ -26,6 +26,7 @@ import keyslate.server.decide.DecisionViews.VerdictView;
 import keyslate.server.decide.DecisionViews.Wishes;
 import keyslate.server.rig.LightView;
 import keyslate.server.web.FieldErrors;
+import keyslate.store.json.Look;
 import keyslate.store.json.Seen;
 import org.springframework.stereotype.Component;
 
@@ -157,8 +158,14 @@ class MonoAdviser implements Adviser {
     private static List<String> rests(Hung strip, Marks marks, Read read) {
         List<String> rests = new ArrayList<>();
         List<ExposureTime> totals = Readings.totals(strip);
-        Readings.said(rests, "Whites hold at ", marks.whitesAt(), totals);
-        Readings.said(rests, "The middle is right at ", marks.rightAt(), totals);
+        Readings.said(
+                rests, "Whites hold at ", marks.whitesAt(), SeveralLooks.of(marks.looks(), Look::whitesAt), totals);
+        Readings.said(
+                rests,
+                "The middle is right at ",
+                marks.rightAt(),
+                SeveralLooks.of(marks.looks(), Look::rightAt),
+                totals);
         if (marks.moreStops() != null) {
             rests.add(strip.view().label() + " needs " + Show.stops(Stops.of(marks.moreStops()))
                     + ", your judgement of a whole sheet, ± " + Show.stopsApart(GuessPlan.JUDGED_TO) + ".");

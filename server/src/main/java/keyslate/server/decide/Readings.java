@@ -7,6 +7,7 @@ import keyslate.core.exposure.PatchPick;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Stops;
+import keyslate.core.reading.Looks;
 import keyslate.core.reading.SlateEvidence;
 import keyslate.core.tone.NamedTone;
 import keyslate.server.Show;
@@ -47,6 +48,7 @@ final class Readings {
                 blacks == null ? null : marks.blacksTone(),
                 marks.lamp(),
                 marks.second(),
+                marks.looks(),
                 marks.pictured());
     }
 
@@ -70,6 +72,7 @@ final class Readings {
                 blacks,
                 lamp,
                 marks.second(),
+                marks.looks(),
                 marks.pictured());
     }
 
@@ -86,19 +89,23 @@ final class Readings {
     }
 
     /** A mark in words. */
-    static void said(List<String> rests, String what, @Nullable Double at, List<ExposureTime> totals) {
+    static void said(
+            List<String> rests, String what, @Nullable Double at, Optional<Looks> looks, List<ExposureTime> totals) {
         if (at != null) {
             PatchPick pick = PatchPick.ofPosition(at);
-            rests.add(what + Show.seconds(pick.timeOn(totals).inSeconds()) + ", your mark, ± "
-                    + Show.stopsApart(limit(pick, totals)) + ".");
+            rests.add(what + Show.seconds(pick.timeOn(totals).inSeconds()) + ", "
+                    + looks.map(l -> "the mean of " + l.places().size() + " looks")
+                            .orElse("your mark") + ", ± "
+                    + Show.stopsApart(limit(pick, looks, totals)) + ".");
         }
     }
 
     /** How far a mark may be off; on an end of the test it is a whole patch. */
-    static Stops limit(PatchPick pick, List<ExposureTime> totals) {
+    static Stops limit(PatchPick pick, Optional<Looks> looks, List<ExposureTime> totals) {
         boolean end = pick.weight() == 0 && (pick.index() == 0 || pick.index() == totals.size() - 1);
         Stops half = pick.uncertaintyOn(totals);
-        return end ? half.times(AT_AN_END) : half;
+        Stops ofOne = end ? half.times(AT_AN_END) : half;
+        return looks.map(l -> l.limit(ofOne, half.times(2))).orElse(ofOne);
     }
 
     /** What each patch of a strip really received. */

@@ -146,6 +146,7 @@ public class SheetAssembler {
                 seen.blacksTone(),
                 seen.lamp(),
                 seen.second(),
+                seen.looks(),
                 seen.pictured() != null,
                 d.remark(),
                 d.headline(),

@@ -4,6 +4,7 @@ import java.util.List;
 import keyslate.core.script.Part;
 import keyslate.server.medium.MediumPart;
 import keyslate.server.rig.LightView;
+import keyslate.store.json.Look;
 import org.jspecify.annotations.Nullable;
 
 /** What the page sees of sheets. Units stand in the names; a null is left out of the JSON. */
@@ -83,6 +84,7 @@ public final class SheetViews {
     /**
      * A reading, judgement or acceptance on record.
      *
+     * @param looks all looks of a reading that was made more than once; its marks are their means
      * @param fromPicture whether a reading was measured in a picture
      */
     public record DecisionView(
@@ -105,6 +107,7 @@ public final class SheetViews {
             @Nullable String blacksTone,
             @Nullable String lamp,
             @Nullable Boolean second,
+            @Nullable List<Look> looks,
             boolean fromPicture,
             String remark,
             String headline,

@@ -3,7 +3,9 @@ package keyslate.server.decide;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Collections;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import keyslate.core.light.Light;
 import keyslate.server.ApplicationTest;
@@ -79,6 +81,42 @@ class DecisionHttpTest extends ApplicationTest {
         assertThat(http().post(reading() + "/proposal", Map.of("whitesAt", 1, "blacksAt", 40))
                         .pointers())
                 .containsExactly("/marks/blacksAt");
+    }
+
+    @Test
+    void severalLooksCountTogetherAndEachStaysOnRecord() {
+        double once = proposal(2, 3).get("uncertaintyStops").asDouble();
+        Map<String, ?> twice = Map.of(
+                "looks", List.of(Map.of("whitesAt", 2, "blacksAt", 3), Map.of("whitesAt", 2.5, "blacksAt", 3.5)));
+        JsonNode verdict = http().post(reading() + "/proposal", twice).json();
+        assertThat(verdict.get("uncertaintyStops").asDouble()).isLessThan(0.95 * once);
+        assertThat(verdict.get("restsOn").toString()).contains("the mean of 2 looks");
+        JsonNode after = http().post(
+                        reading(),
+                        Map.of(
+                                "marks",
+                                twice,
+                                "taking",
+                                Map.of("version", http().version(slate), "answer", "PROPOSED")))
+                .json();
+        JsonNode decision = after.get("sheets").get(0).get("decisions").get(0);
+        assertThat(decision.get("whitesAt").asDouble()).isEqualTo(2.25);
+        assertThat(decision.get("looks").get(1).get("blacksAt").asDouble()).isEqualTo(3.5);
+    }
+
+    @Test
+    void looksThatAreNoneAreRefused() {
+        for (List<?> looks : List.of(
+                List.of(),
+                List.of(Map.of("whitesAt", 2)),
+                List.of(Map.of("whitesAt", 2), Map.of("whitesAt", 40)),
+                List.of(Map.of("whitesAt", -1), Map.of("whitesAt", 2)),
+                Collections.nCopies(6, Map.of("whitesAt", 2)))) {
+            assertThat(http().post(reading() + "/proposal", Map.of("looks", looks))
+                            .pointers())
+                    .as(looks.toString())
+                    .containsExactly("/marks/looks");
+        }
     }
 
     @Test

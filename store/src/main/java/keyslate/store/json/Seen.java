@@ -1,5 +1,7 @@
 package keyslate.store.json;
 
+import java.util.List;
+
 /**
  * What a decision rests on; what does not belong to its kind is null.
  *
@@ -20,6 +22,7 @@ package keyslate.store.json;
  * @param blacksTone the same for the black
  * @param lamp the light it was read by, in the user's words
  * @param second whether somebody else looked too and saw it alike
+ * @param looks of a reading that was made several times, each with the marks before hidden: all of them; the marks are then their means
  * @param pictured of a reading from a picture: what was measured in it
  */
 public record Seen(
@@ -40,9 +43,11 @@ public record Seen(
         String blacksTone,
         String lamp,
         Boolean second,
+        List<Look> looks,
         Pictured pictured) {
     public static final Seen NOTHING = new Seen(
-            null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+            null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
+            null);
 
     public static Seen cast(double magenta, double yellow, String way, double densityStops) {
         return new Seen(
@@ -53,6 +58,7 @@ public record Seen(
                 yellow,
                 way,
                 densityStops,
+                null,
                 null,
                 null,
                 null,
@@ -77,6 +83,7 @@ public record Seen(
                 null,
                 darkerStops,
                 harderGrades,
+                null,
                 null,
                 null,
                 null,

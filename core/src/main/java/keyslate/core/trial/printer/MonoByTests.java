@@ -3,6 +3,8 @@ package keyslate.core.trial.printer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleSupplier;
+import java.util.stream.DoubleStream;
 import keyslate.core.contrast.GradeAdvice;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.VariableContrastPaper;
@@ -16,6 +18,7 @@ import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Length;
 import keyslate.core.quantity.Stops;
 import keyslate.core.reading.GradedLights;
+import keyslate.core.reading.Looks;
 import keyslate.core.reading.SlateEvidence;
 import keyslate.core.reading.SlateEvidence.Mark;
 import keyslate.core.reading.SlateEvidence.Tone;
@@ -41,7 +44,7 @@ import keyslate.core.trial.printer.TestTable.Given;
 
 /**
  * A kind of test, its marks and the advice on them, followed to the letter: the test about a plain guess, planned as the application plans it; what settles the
- * reading, with all readings so far; the print. Lag, openings and filters are those that ship with the application: none was measured.
+ * reading, with all readings so far; the print. Every strip is looked at twice, the second time with the marks hidden. Lag, openings and filters are those that ship with the application: none was measured.
  */
 public final class MonoByTests {
     private static final ExposureTime GUESS = ExposureTime.ofSeconds(10);
@@ -55,6 +58,7 @@ public final class MonoByTests {
     private static final double LONGEST_SECONDS = 600;
     private static final int OPENINGS = 9;
     private static final double AT_AN_END = 2;
+    private static final int LOOKS = 2;
 
     /** The kinds of test. */
     public enum Kind {
@@ -182,15 +186,16 @@ public final class MonoByTests {
         List<ExposureTime> totals = patches.stream()
                 .map(p -> ExposureTime.ofSeconds(p.receivedSeconds()))
                 .toList();
-        double whites = table.whites(light.toFilter(), given);
-        double blacks = table.blacks(light.toFilter(), given);
-        if (Marks.beyond(whites, totals.size())) {
-            CheckStrip beyond = CheckStrip.beyond(totals, whites > 0);
+        Looks whites = looks(() -> table.whites(light.toFilter(), given));
+        if (Marks.beyond(whites.place(), totals.size())) {
+            CheckStrip beyond = CheckStrip.beyond(totals, whites.place() > 0);
             base = beyond.centre();
             return Optional.of(plan instanceof TestPlan.OfSeries ? check(beyond) : plan);
         }
         see(Tone.WHITES, whites, patches, totals);
-        see(Tone.BLACKS, Math.max(-0.5, Math.min(totals.size() - 0.5, blacks)), patches, totals);
+        Looks blacks =
+                looks(() -> Math.max(-0.5, Math.min(totals.size() - 0.5, table.blacks(light.toFilter(), given))));
+        see(Tone.BLACKS, blacks, patches, totals);
         return advised();
     }
 
@@ -201,7 +206,12 @@ public final class MonoByTests {
         return advised();
     }
 
-    private void see(Tone tone, double place, List<SheetPatches.Patch> patches, List<ExposureTime> totals) {
+    private static Looks looks(DoubleSupplier eye) {
+        return new Looks(DoubleStream.generate(eye).limit(LOOKS).boxed().toList());
+    }
+
+    private void see(Tone tone, Looks looks, List<SheetPatches.Patch> patches, List<ExposureTime> totals) {
+        double place = looks.place();
         PatchPick pick = Marks.at(place, totals.size());
         boolean end = pick.weight() == 0 && (pick.index() == 0 || pick.index() == totals.size() - 1);
         Stops half = pick.uncertaintyOn(totals);
@@ -209,7 +219,7 @@ public final class MonoByTests {
                 tone,
                 light,
                 pick.timeOn(totals),
-                end ? half.times(AT_AN_END) : half,
+                looks.limit(end ? half.times(AT_AN_END) : half, half.times(2)),
                 patches.get((int) Math.round(place < 0 ? 0 : Math.min(patches.size() - 1, place)))
                         .lampOns(),
                 mark));
