@@ -130,8 +130,10 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
   const fullScreen = useFullScreen(run);
   const wakes = useFirstKey(run, again);
   const noted = useNoted(run, happened.mutate, isAsking);
+  /** Of a question it takes back the question, and no answer that was given before. */
   const takeBack = () => {
-    setWhiteAsked(false);
+    if (givingUp) return setGivingUp(false);
+    if (whiteAsked && !run.whiteLight.safe) return setWhiteAsked(false);
     if (away.asked) return away.stay();
     if (run.lampOn) return stop();
     noted.takeBack();
