@@ -19,7 +19,7 @@ import { useFirstKey } from "./useFirstKey";
 import { useFullScreen } from "./useFullScreen";
 import { useGlance } from "./useGlance";
 import { Alarm, Ask, HeldButton, awayWords, useAlarm, useAway, useNoted, useWhenSafe } from "./Besides";
-import { putOnRecord, useEndRun, useHappened, useIsAsking, useLamp, useRun } from "./useRun";
+import { putOnRecord, useBox, useEndRun, useHappened, useIsAsking, useLamp, useRun } from "./useRun";
 import { useRunSounds } from "./useRunSounds";
 import { useTooSoon } from "./useTooSoon";
 
@@ -66,6 +66,12 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
   const elapsed = useElapsed(run, props.ask);
   const again = useRunSounds(run);
   const isTooSoon = useTooSoon(run);
+  const box = useBox(run);
+  const turnBox = () => {
+    if (run.state !== "EXPOSING" || isAsking()) return;
+    const open = !run.boxOpen;
+    box.mutate(open, { onSuccess: () => speak([open ? SAID.boxIsOpen : SAID.boxIsShut]) });
+  };
   const busy = lamp.isPending || happened.isPending || end.isPending;
   const isAsking = useIsAsking(run.sheetId);
   const leave = (station: string, white: boolean) => {
@@ -124,8 +130,8 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
     end.mutate({ hang: false, reason }, { onSuccess: () => leave(run.station, false) });
   };
   useEffect(() => {
-    if (lamp.error ?? end.error ?? happened.error) sound("mistake");
-  }, [lamp.error, end.error, happened.error]);
+    if (lamp.error ?? end.error ?? happened.error ?? box.error) sound("mistake");
+  }, [lamp.error, end.error, happened.error, box.error]);
   const glance = useGlance(run, happened.mutate, props.onGlance);
   const fullScreen = useFullScreen(run);
   const wakes = useFirstKey(run, again);
@@ -149,6 +155,7 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
       x: stop,
       u: takeBack,
       b: away.ask,
+      k: turnBox,
       s: noted.slip,
       o: noted.good,
       d: noted.again,
@@ -192,6 +199,7 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
             lamp.error?.message ??
             happened.error?.message ??
             end.error?.message ??
+            box.error?.message ??
             (run.unwritten ? NOT_WRITTEN : undefined)
           }
         />
@@ -254,6 +262,7 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
                   ["Good", "O", noted.good],
                   ["Again", "D", noted.again],
                   ["Back one", "U", takeBack],
+                  [run.boxOpen ? "Box shut" : "Box open", "K", turnBox],
                   ["Leave", "B", away.ask],
                 ] as const
               ).map(([words, letter, act]) => (

@@ -41,6 +41,8 @@ export function begun(slate: SlateView, kind: string, speed: number): RunView {
       powerLost: false,
       unwritten: false,
       left: false,
+      paperId: "",
+      boxOpen: false,
       whiteLight: { safe: true, waitSeconds: 0, says: "White light is safe." },
       events: [],
     },

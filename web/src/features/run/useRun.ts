@@ -70,6 +70,16 @@ export function useHappened(sheetId: string): UseMutationResult<RunView, Problem
   );
 }
 
+/** The box of the run's paper lies open, or is shut. */
+export function useBox(run: RunView): UseMutationResult<RunView, Problem, boolean> {
+  const path = { sheet: { path: { id: run.sheetId } }, paper: { path: { id: run.paperId } } };
+  return useRunChange<boolean>(run.sheetId, (open) =>
+    unwrap(api.POST("/api/papers/{id}/box", { params: path.paper, body: { open } })).then(() =>
+      unwrap(api.GET("/api/sheets/{id}/run", { params: path.sheet })),
+    ),
+  );
+}
+
 /** White light against advice, or the alarm: what was not safe is written down. */
 export function putOnRecord(what: "white-light" | "alarm"): Promise<Schemas["RoomLightView"]> {
   return unwrap(

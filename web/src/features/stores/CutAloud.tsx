@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useLayoutEffect, useState } from "react";
-import type { Schemas } from "../../shared/api/client";
+import { type Schemas, api, unwrap } from "../../shared/api/client";
 import { useKeys } from "../../shared/keys/keys";
 import { type Room, enterRoom, roomNow } from "../../shared/room/room";
 import { giveScreenBack } from "../../shared/room/wholeScreen";
@@ -11,9 +11,16 @@ type Cut = Schemas["CutView"];
 /** Where the hands are: at a step, at the box, or done and in any light. */
 type At = number | "box" | "done";
 
+/** The box is told to lie open, so that no window puts white light on meanwhile; without an answer the room is dark all the same. */
+function lies(id: string, open: boolean): Promise<unknown> {
+  return unwrap(api.POST("/api/papers/{id}/box", { params: { path: { id } }, body: { open } })).catch(
+    () => undefined,
+  );
+}
+
 /** The cuts one after another, heard; the paper lies open, so that the room stays dark until its box is shut. */
-export function CutAloud(props: { plan: Cut; room: Room; onLeave: () => void }) {
-  const { plan, room, onLeave } = props;
+export function CutAloud(props: { plan: Cut; paperId: string; room: Room; onLeave: () => void }) {
+  const { plan, paperId, room, onLeave } = props;
   const [at, setAt] = useState<At>(0);
   const said = useCallback(
     (place: At): string[] =>
@@ -34,8 +41,10 @@ export function CutAloud(props: { plan: Cut; room: Room; onLeave: () => void }) 
     [plan, said],
   );
   useEffect(() => speak(said(at)), [at, said]);
+  useEffect(() => void lies(paperId, true), [paperId]);
   const go = (place: At) => {
     if (place === "done") {
+      void lies(paperId, false);
       enterRoom("white");
       giveScreenBack();
     }

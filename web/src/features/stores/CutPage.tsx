@@ -95,7 +95,9 @@ function Cutting(props: { paper: Stores["papers"][number]; unit: string }) {
   const problem = plan.error ?? done.error ?? card.error;
   const found = complete && !plan.error ? plan.data : undefined;
   if (aloud && found) {
-    return <CutAloud plan={found} room={roomOf(found.room)} onLeave={() => setAloud(false)} />;
+    return (
+      <CutAloud plan={found} paperId={paper.id} room={roomOf(found.room)} onLeave={() => setAloud(false)} />
+    );
   }
   return (
     <PlaceFrame className="stores">

@@ -216,6 +216,9 @@ export function shelvesOf(stores: Stores): ShelfOf[] {
             p.counted
               ? `${String(Math.floor(p.sheetsLeft))} of ${String(p.sheetsInBox)}, ${p.batch}`
               : p.batch,
+            ...(p.litAt === undefined
+              ? []
+              : [`lay open when light came on, ${p.litAt.slice(0, 10)}: try a sheet before it is trusted`]),
             ...p.pieces.map((c) => `${String(c.pieces)} pieces ${String(c.longMm)} × ${String(c.shortMm)}`),
           ],
           values: {

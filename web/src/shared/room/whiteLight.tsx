@@ -5,11 +5,16 @@ import { sound, speak } from "../sound/player";
 import { SAID } from "../sound/words";
 import { enterRoom } from "./room";
 
-let refused: readonly string[] | undefined;
+interface Refused {
+  says: readonly string[];
+  openBoxes: readonly string[];
+}
+
+let refused: Refused | undefined;
 const listeners = new Set<() => void>();
 
-function refuse(says: readonly string[] | undefined) {
-  refused = says;
+function refuse(why: Refused | undefined) {
+  refused = why;
   listeners.forEach((tell) => tell());
 }
 
@@ -20,13 +25,24 @@ export async function askForWhite(): Promise<void> {
   const light = await unwrap(api.GET("/api/white-light")).catch(() => undefined);
   if (light?.safe) return enterRoom("white");
   sound("mistake");
-  speak([SAID.paperIsOut]);
-  refuse(light?.says ?? [NOBODY_KNOWS]);
+  speak([light?.openBoxes.length === light?.says.length ? SAID.boxIsOpen : SAID.paperIsOut]);
+  refuse(light ?? { says: [NOBODY_KNOWS], openBoxes: [] });
+}
+
+/** What lay open is shut now: white light is asked for again. */
+async function shut(openBoxes: readonly string[]): Promise<void> {
+  refuse(undefined);
+  for (const id of openBoxes) {
+    await unwrap(api.POST("/api/papers/{id}/box", { params: { path: { id } }, body: { open: false } })).catch(
+      () => undefined,
+    );
+  }
+  await askForWhite();
 }
 
 /** The refusal, wherever one stands; staying dark is the answer that a key gives. */
 export function WhiteLightGuard() {
-  const says = useSyncExternalStore(
+  const why = useSyncExternalStore(
     (tell) => {
       listeners.add(tell);
       return () => listeners.delete(tell);
@@ -40,7 +56,7 @@ export function WhiteLightGuard() {
   };
   return (
     <Modal
-      open={says !== undefined}
+      open={why !== undefined}
       title="White light would fog paper"
       onCancel={() => refuse(undefined)}
       footer={
@@ -48,14 +64,19 @@ export function WhiteLightGuard() {
           <Button type="primary" autoFocus onClick={() => refuse(undefined)}>
             Stay dark
           </Button>
+          {why !== undefined && why.openBoxes.length > 0 && (
+            <Button onClick={() => void shut(why.openBoxes)}>
+              {why.openBoxes.length === 1 ? "The box is shut" : "The boxes are shut"}
+            </Button>
+          )}
           <Button onClick={allTheSame}>White light all the same</Button>
         </>
       }
     >
-      {says?.map((line) => (
+      {why?.says.map((line) => (
         <p key={line}>{line}</p>
       ))}
-      <p>What is put on all the same stands on the record of these sheets.</p>
+      <p>What is put on all the same stands on the record of these sheets and boxes.</p>
     </Modal>
   );
 }

@@ -26,6 +26,8 @@ export const SAID = {
   takenBack: "taken-back",
   holdForAlarm: "hold-for-alarm",
   alarmLeave: "alarm-leave",
+  boxIsOpen: "box-is-open",
+  boxIsShut: "box-is-shut",
 } as const;
 
 /** The questions of a sheet's way and of its box, by its events. */

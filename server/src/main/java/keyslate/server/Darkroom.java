@@ -5,6 +5,7 @@ import java.time.Clock;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.store.BackupPlanRepository;
 import keyslate.store.Database;
+import keyslate.store.bench.BoxRepository;
 import keyslate.store.bench.ConstantRepository;
 import keyslate.store.bench.StoresRepository;
 import keyslate.store.negative.FrameSearch;
@@ -54,6 +55,11 @@ public class Darkroom {
     @Bean
     StoresRepository storesRepository(Database database) {
         return new StoresRepository(database);
+    }
+
+    @Bean
+    BoxRepository boxRepository(Database database) {
+        return new BoxRepository(database);
     }
 
     @Bean

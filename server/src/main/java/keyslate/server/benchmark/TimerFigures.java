@@ -8,8 +8,9 @@ import keyslate.server.print.EnlargerTimer;
 
 /** How exactly the timer switches the lamp off: alone, and while previews are computed all the time. */
 final class TimerFigures {
-    static final int BURSTS = 100;
-    private static final double SET_SECONDS = 0.1;
+    static final int BURSTS = 500;
+    private static final int BURSTS_ALONE = 100;
+    private static final double SET_SECONDS = 0.5;
     private static final double NANOS_PER_MS = 1e6;
     private static final double MS_PER_SECOND = 1000;
 
@@ -17,13 +18,13 @@ final class TimerFigures {
 
     static void add(EnlargerTimer timer, RequestFigures requests, Map<String, Double> figures)
             throws InterruptedException {
-        double[] alone = errors(timer);
+        double[] alone = errors(timer, BURSTS_ALONE);
         figures.put("timerErrorMedianMs", RequestFigures.rank(alone, 0.5));
         figures.put("timerErrorP99Ms", RequestFigures.rank(alone, 0.99));
         AtomicBoolean enough = new AtomicBoolean();
         Thread busy = new Thread(() -> askUntil(enough, requests), "previews");
         busy.start();
-        double[] beside = errors(timer);
+        double[] beside = errors(timer, BURSTS);
         enough.set(true);
         busy.join();
         figures.put("timerErrorBesidePreviewsP99Ms", RequestFigures.rank(beside, 0.99));
@@ -42,9 +43,9 @@ final class TimerFigures {
     }
 
     /** By how many milliseconds each burst was longer or shorter than set, without sign. */
-    private static double[] errors(EnlargerTimer timer) {
-        double[] errors = new double[BURSTS];
-        for (int i = 0; i < BURSTS; i++) {
+    private static double[] errors(EnlargerTimer timer, int bursts) {
+        double[] errors = new double[bursts];
+        for (int i = 0; i < bursts; i++) {
             CompletableFuture<Long> off = new CompletableFuture<>();
             long on = System.nanoTime();
             timer.on(SET_SECONDS, (given, complete) -> off.complete(System.nanoTime()));

@@ -9,6 +9,7 @@ import keyslate.server.print.RunViews.RoomLightView;
 import keyslate.server.print.RunViews.WhiteLightView;
 import keyslate.server.sheet.SheetKinds;
 import keyslate.store.Database;
+import keyslate.store.bench.BoxRepository.OpenBox;
 import keyslate.store.slate.Sheet;
 import keyslate.store.slate.SheetEvent;
 import keyslate.store.slate.SheetRepository;
@@ -23,6 +24,7 @@ class RoomLight {
     private final SheetKinds kinds;
     private final PaperGuard guard;
     private final LampService lamp;
+    private final OpenBoxes boxes;
     private final Clock clock;
 
     RoomLight(
@@ -32,6 +34,7 @@ class RoomLight {
             SheetKinds kinds,
             PaperGuard guard,
             LampService lamp,
+            OpenBoxes boxes,
             Clock clock) {
         this.database = database;
         this.sheets = sheets;
@@ -39,6 +42,7 @@ class RoomLight {
         this.kinds = kinds;
         this.guard = guard;
         this.lamp = lamp;
+        this.boxes = boxes;
         this.clock = clock;
     }
 
@@ -63,9 +67,18 @@ class RoomLight {
         return database.inSnapshot(() -> view(unsafe()));
     }
 
-    private static RoomLightView view(List<Unsafe> unsafe) {
+    /** The box of a paper is said to lie open, or to be shut. */
+    RoomLightView box(String paperId, boolean open) {
+        boxes.set(paperId, open);
+        return asked();
+    }
+
+    private RoomLightView view(List<Unsafe> unsafe) {
+        List<OpenBox> open = boxes.all();
+        List<String> says = new ArrayList<>(unsafe.stream().map(Unsafe::says).toList());
+        open.forEach(box -> says.add(OpenBoxes.says(box)));
         return new RoomLightView(
-                unsafe.isEmpty(), unsafe.stream().map(Unsafe::says).toList());
+                says.isEmpty(), says, open.stream().map(OpenBox::paperId).toList());
     }
 
     /** White light against advice: on the record of every sheet that it may have fogged. */
@@ -89,6 +102,7 @@ class RoomLight {
                     sheets.add(new SheetEvent(id, place, kind, Clocks.now(clock)));
                 }
             }
+            boxes.lit();
             return view(unsafe);
         });
     }

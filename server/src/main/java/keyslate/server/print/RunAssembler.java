@@ -45,6 +45,7 @@ class RunAssembler {
     private final LampPath lampPath;
     private final UnwrittenEnds unwritten;
     private final PaperGuard whiteLight;
+    private final OpenBoxes boxes;
     private final Clock clock;
 
     RunAssembler(
@@ -57,8 +58,10 @@ class RunAssembler {
             LampPath lampPath,
             UnwrittenEnds unwritten,
             PaperGuard whiteLight,
+            OpenBoxes boxes,
             Clock clock) {
         this.whiteLight = whiteLight;
+        this.boxes = boxes;
         this.database = database;
         this.sheets = sheets;
         this.recipes = recipes;
@@ -157,6 +160,8 @@ class RunAssembler {
                 lamp.stream().anyMatch(LampRecord::isLost),
                 unwritten.isWaiting(sheet.id()),
                 white(run),
+                rig.paper().id(),
+                boxes.isOpen(rig.paper().id()),
                 exposed.isLeft(),
                 exposed.standing().stream()
                         .map(e -> new EventView(e.kind(), e.happenedAt()))
@@ -164,8 +169,8 @@ class RunAssembler {
     }
 
     private WhiteLightView white(Run run) {
-        return whiteLight.of(
-                run.exposed(), run.rig(), kinds.of(run.exposed().sheet().kind()).name(run.rig()));
+        return boxes.beside(whiteLight.of(
+                run.exposed(), run.rig(), kinds.of(run.exposed().sheet().kind()).name(run.rig())));
     }
 
     /** How many sheets of its kind hang on the cord up to this one. */

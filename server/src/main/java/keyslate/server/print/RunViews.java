@@ -20,6 +20,8 @@ public final class RunViews {
      * @param lampPort port of this machine that takes nothing but what a run asks, so that no picture makes the lamp wait
      * @param step that is on or comes next; none when all are given
      * @param whiteLight whether it may come on, for this sheet
+     * @param paperId the box its paper comes from
+     * @param boxOpen whether that box was said to lie open
      * @param left whether the printer closed the paper away and is out
      * @param fromSeconds how far into the step the light before an interruption had come
      */
@@ -51,6 +53,8 @@ public final class RunViews {
             boolean powerLost,
             boolean unwritten,
             WhiteLightView whiteLight,
+            String paperId,
+            boolean boxOpen,
             boolean left,
             List<EventView> events) {}
 
@@ -67,9 +71,13 @@ public final class RunViews {
      * Whether white light may come on in the darkroom.
      *
      * @param safe for all paper
-     * @param says of each sheet why not
+     * @param says of each sheet, and of each box that lies open, why not
+     * @param openBoxes papers whose box lies open
      */
-    public record RoomLightView(boolean safe, List<String> says) {}
+    public record RoomLightView(boolean safe, List<String> says, List<String> openBoxes) {}
+
+    /** Whether the box of a paper lies open now. */
+    public record BoxAsked(@Nullable Boolean open) {}
 
     /** White light, or the alarm, while paper is not safe; {@code onPurpose} puts the light on all the same and says so on record. */
     public record RoomLightAsked(@Nullable Boolean onPurpose) {}

@@ -32,6 +32,7 @@ import keyslate.server.web.FieldErrors;
 import keyslate.server.web.NotFoundException;
 import keyslate.server.web.Texts;
 import keyslate.store.Database;
+import keyslate.store.bench.BoxRepository;
 import keyslate.store.bench.Constant;
 import keyslate.store.bench.ConstantRepository;
 import keyslate.store.bench.Enlarger;
@@ -55,6 +56,7 @@ public class StoresService {
 
     private final Database database;
     private final StoresRepository stores;
+    private final BoxRepository boxes;
     private final ConstantRepository constants;
     private final SheetRepository sheets;
     private final EquipmentChecks checks;
@@ -65,6 +67,7 @@ public class StoresService {
     StoresService(
             Database database,
             StoresRepository stores,
+            BoxRepository boxes,
             ConstantRepository constants,
             SheetRepository sheets,
             Media media,
@@ -72,6 +75,7 @@ public class StoresService {
             @Value("${keyslate.practice:false}") boolean practice) {
         this.database = database;
         this.stores = stores;
+        this.boxes = boxes;
         this.constants = constants;
         this.sheets = sheets;
         this.checks = new EquipmentChecks(media, practice);
@@ -129,10 +133,11 @@ public class StoresService {
     }
 
     private List<PaperView> papers(List<Constant> found) {
+        Map<String, String> lit = boxes.lit();
         Map<String, List<PieceStock>> pieces =
                 stores.pieces().stream().collect(Collectors.groupingBy(PieceStock::paperId));
         return stores.papers().stream()
-                .map(p -> view(p, pieces.getOrDefault(p.id(), List.of()), ConstantViews.of(p, found)))
+                .map(p -> view(p, lit.get(p.id()), pieces.getOrDefault(p.id(), List.of()), ConstantViews.of(p, found)))
                 .toList();
     }
 
@@ -330,7 +335,8 @@ public class StoresService {
                 constants);
     }
 
-    private static PaperView view(Paper p, List<PieceStock> pieces, List<ConstantView> constants) {
+    private static PaperView view(
+            Paper p, @Nullable String lit, List<PieceStock> pieces, List<ConstantView> constants) {
         return new PaperView(
                 p.id(),
                 p.name(),
@@ -347,6 +353,7 @@ public class StoresService {
                 p.openedOn() == null ? "" : p.openedOn(),
                 p.sheetPrice(),
                 p.startLight(),
+                lit,
                 pieces.stream()
                         .map(s -> new PiecesView(s.longMm(), s.shortMm(), s.pieces()))
                         .toList(),

@@ -70,6 +70,7 @@ public final class StoresViews {
      * @param openedOn the day the box was opened, empty where nobody said
      * @param sheetPrice of a whole sheet in the user's own money; left out where nobody said
      * @param startLight what its owner begins with; left out where a plain default does
+     * @param litAt when light came on while the box lay open; left out where it never did
      * @param pieces that were cut and lie in the box
      * @param constants what is known of it
      */
@@ -89,6 +90,7 @@ public final class StoresViews {
             String openedOn,
             @Nullable Double sheetPrice,
             @Nullable String startLight,
+            @Nullable String litAt,
             List<PiecesView> pieces,
             List<ConstantView> constants) {}
 

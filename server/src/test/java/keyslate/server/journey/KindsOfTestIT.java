@@ -51,6 +51,36 @@ class KindsOfTestIT extends JourneyTest {
         assertThat(printer.verdict()).containsText("on record");
     }
 
+    /** The second look hides the marks of the first; both are on record, and count together. */
+    @Test
+    void aTestIsLookedAtAgainWithTheMarksHidden() {
+        Printer printer = printer();
+        Page page = printer.page();
+        printer.startsSlate("9", "Looked at twice", "");
+        printer.goesTo("Test");
+        printer.presses("Expose strip");
+        printer.givesAllLightAndHangs();
+        Locator mark = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Middle right at"));
+        assertThat(mark).containsText("not marked");
+        page.keyboard().press("m");
+        printer.taps(page.getByTestId("strip-taps"), 0.5, 0.5);
+        assertThat(printer.verdict()).containsText("The middle is right there");
+        page.keyboard().press("g");
+        assertThat(page.getByText("Look 2: the marks before are hidden")).isVisible();
+        assertThat(mark).containsText("not marked");
+        page.keyboard().press("m");
+        printer.taps(page.getByTestId("strip-taps"), 0.7, 0.5);
+        page.getByText("What this rests on").click();
+        assertThat(printer.verdict()).containsText("the mean of 2 looks");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Set grade")))
+                .click();
+        assertThat(printer.verdict()).containsText("on record");
+        page.reload();
+        assertThat(printer.verdict()).containsText("on record");
+        printer.presses("Drop this look");
+        assertThat(page.getByText("Look again, marks hidden")).isVisible();
+    }
+
     @Test
     void oneSheetIsCorrectedThenTakenAsThePrint() {
         Printer printer = printer();

@@ -58,6 +58,20 @@ class RunByHandIT extends JourneyTest {
         givesUp();
     }
 
+    /** A box that was said to lie open outlasts its sheet: white light waits until it is shut. */
+    @Test
+    void noWhiteLightWhileTheBoxLiesOpen() {
+        begins("Box open");
+        page().keyboard().press("k");
+        assertThat(printer().button("Box shut")).isVisible();
+        givesUp();
+        printer().presses("White");
+        assertThat(page().getByText("lies open").first()).isVisible();
+        assertThat(Pixels.firstAgainst(page().screenshot(), Pixels::isSafe)).isEmpty();
+        printer().presses("The box is shut");
+        assertThat(page().getByText("lies open")).isHidden();
+    }
+
     @Test
     void whiteLightIsRefusedThenAllowedAndTheSheetSaysSo() {
         begins("Too early");

@@ -299,6 +299,32 @@ class RunHttpTest extends ApplicationTest {
         assertThat(http().get("/api/white-light").json().toString()).doesNotContain(sheet);
     }
 
+    /** A box that lies open waits for nothing but being shut; light in it is said of the paper. */
+    @Test
+    void noWhiteLightWhileABoxLiesOpen() {
+        exposesAll();
+        String box = "/api/papers/" + run().get("paperId").asString() + "/box";
+        http().post("/api/sheets/" + sheet + "/events", Map.of("kind", "LEFT"));
+        assertThat(http().post(box, Map.of("open", true)).json().get("openBoxes"))
+                .hasSize(1);
+        assertThat(http().post(box, Map.of("open", true)).json().get("openBoxes"))
+                .hasSize(1);
+        assertThat(run().get("boxOpen").asBoolean()).isTrue();
+        assertThat(run().get("whiteLight").get("says").asString()).contains("lies open");
+        assertThat(http().get("/api/white-light").json().get("says").toString()).contains("lies open");
+        assertThat(http().post(box, Map.of("open", false)).json().get("openBoxes"))
+                .isEmpty();
+        assertThat(run().get("whiteLight").get("safe").asBoolean()).isTrue();
+        assertThat(http().get("/api/stores").json().toString()).doesNotContain("litAt");
+        http().post(box, Map.of("open", true));
+        http().post("/api/white-light", Map.of("onPurpose", true));
+        http().post(box, Map.of("open", false));
+        assertThat(http().get("/api/stores").json().toString()).contains("litAt");
+        assertThat(http().post(box, Map.of()).pointers()).containsExactly("/open");
+        assertThat(http().post("/api/papers/none/box", Map.of("open", true)).status())
+                .isEqualTo(404);
+    }
+
     @Test
     void theAlarmPutsTheLampOutAndMarksWhatLayOpen() {
         lamp(1);
