@@ -95,6 +95,7 @@ describe("paper is out", () => {
     expect(paperIsOut(run({ events: happened("IN_FIXER") }))).toBe(false);
     expect(paperIsOut(run({ room: "BLACKOUT", events: happened("IN_FIXER") }))).toBe(true);
     expect(paperIsOut(run({ room: "BLACKOUT", events: happened("DRUM_CLOSED") }))).toBe(false);
+    expect(paperIsOut(run({ room: "BLACKOUT", events: happened("DRUM_CLOSED"), boxOpen: true }))).toBe(true);
     expect(paperIsOut(run({ state: "ABANDONED" }))).toBe(false);
   });
 });

@@ -59,8 +59,9 @@ export function nextOf(run: RunView): Next {
   return open ? { do: "event", kind: open[0], words: open[1] } : { do: "hang" };
 }
 
-/** Whether paper is out that white light would fog. */
+/** Whether paper is out that white light would fog; what lies in an open box is. */
 export function paperIsOut(run: RunView): boolean {
+  if (run.state === "EXPOSING" && run.boxOpen) return true;
   if (run.state !== "EXPOSING" || isBoxed(run) || run.left) return false;
   const safe = run.room === "BLACKOUT" ? "DRUM_CLOSED" : "IN_FIXER";
   return !run.events.some((e) => e.kind === safe);

@@ -40,6 +40,11 @@ class OpenBoxes {
         });
     }
 
+    /** Shuts a box within a change that is under way. */
+    void shut(String paperId) {
+        boxes.shut(paperId, Clocks.now(clock));
+    }
+
     List<OpenBox> all() {
         return boxes.open();
     }

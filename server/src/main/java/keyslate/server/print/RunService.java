@@ -67,6 +67,9 @@ public class RunService {
             SheetEvent.AGAIN,
             SheetEvent.TAKEN_BACK);
 
+    /** What is only said when the box is shut. */
+    private static final Set<String> BOX_IS_SHUT = Set.of(SheetEvent.PAPER_BOXED, SheetEvent.LEFT);
+
     private final Database database;
     private final SlateService slates;
     private final SlateAssembler assembler;
@@ -80,6 +83,7 @@ public class RunService {
     private final PaperProcess process;
     private final RunAssembler runs;
     private final LampService lamp;
+    private final OpenBoxes boxes;
     private final UnwrittenEnds unwritten;
     private final Clock clock;
 
@@ -97,6 +101,7 @@ public class RunService {
             PaperProcess process,
             RunAssembler runs,
             LampService lamp,
+            OpenBoxes boxes,
             UnwrittenEnds unwritten,
             Clock clock) {
         this.database = database;
@@ -112,6 +117,7 @@ public class RunService {
         this.process = process;
         this.runs = runs;
         this.lamp = lamp;
+        this.boxes = boxes;
         this.unwritten = unwritten;
         this.clock = clock;
     }
@@ -183,6 +189,9 @@ public class RunService {
                 throw new ConflictException("too-many", "More than " + MOST_EVENTS + " things happened to this sheet.");
             }
             sheets.add(new SheetEvent(sheetId, before + 1, kind, Clocks.now(clock)));
+            if (BOX_IS_SHUT.contains(kind)) {
+                boxes.shut(run.rig().paper().id());
+            }
         });
         return runs.view(sheetId);
     }

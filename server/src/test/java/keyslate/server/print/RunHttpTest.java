@@ -310,6 +310,10 @@ class RunHttpTest extends ApplicationTest {
         assertThat(http().post(box, Map.of("open", true)).json().get("openBoxes"))
                 .hasSize(1);
         assertThat(run().get("boxOpen").asBoolean()).isTrue();
+        // Leaving is the word that it is shut.
+        happened("CAME_BACK");
+        assertThat(happened("LEFT").get("boxOpen").asBoolean()).isFalse();
+        http().post(box, Map.of("open", true));
         assertThat(run().get("whiteLight").get("says").asString()).contains("lies open");
         assertThat(http().get("/api/white-light").json().get("says").toString()).contains("lies open");
         assertThat(http().post(box, Map.of("open", false)).json().get("openBoxes"))
