@@ -121,6 +121,10 @@ class ConstraintsTest extends StoreTest {
             recipe,crop_place,1.1
             recipe,crop_down,1.1
             recipe,overfill_percent,51.0
+            recipe,presses,17
+            box_opening,paper_id,none
+            box_opening,shut_at,2000
+            box_opening,lit_at,2000
             recipe,blades,nothing
             recipe,sized_times,0.0
             recipe,sized_by,EAR

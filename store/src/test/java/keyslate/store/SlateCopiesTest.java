@@ -37,7 +37,8 @@ class SlateCopiesTest extends StoreTest {
             "constant",
             "focus_check",
             "preference",
-            "piece_stock"
+            "piece_stock",
+            "box_opening"
         }) {
             assertThat(after.get(shared)).as(shared).isEqualTo(before.remove(shared));
         }
