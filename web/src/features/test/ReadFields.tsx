@@ -46,14 +46,17 @@ export function LookedAt(props: {
 /** Another look at the same test, with the marks of the one before hidden: both together are surer, and cost no paper. */
 export function LookAgain(props: {
   look: number;
+  /** The looks lie more than a patch apart. */
+  apart: boolean;
   onAgain: (() => void) | undefined;
   onDrop: (() => void) | undefined;
 }) {
-  const { look, onAgain, onDrop } = props;
+  const { look, apart, onAgain, onDrop } = props;
   if (!onAgain && !onDrop) return null;
   return (
     <p className="field-hint" role="status">
       {onDrop && `Look ${String(look)}: the marks before are hidden. All looks count together. `}
+      {onAgain && apart && "They lie more than a patch apart: one more is worth it. "}
       {onAgain && (
         <button type="button" className="link" onClick={onAgain}>
           {onDrop ? "Once more" : "Look again, marks hidden"} <kbd>G</kbd>

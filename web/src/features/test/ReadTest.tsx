@@ -19,7 +19,7 @@ import { Doubt } from "../../shared/ui/Doubt";
 import { Print } from "../../shared/ui/Print";
 import { type Answer, Answered } from "./Answered";
 import { useLooking } from "./kept";
-import { type Look, MOST_LOOKS, lookOf, withLook, withLooks } from "./looks";
+import { type Look, MOST_LOOKS, areApart, lookOf, withLook, withLooks } from "./looks";
 import { Mark } from "./Mark";
 import { PatchTable } from "./PatchTable";
 import { PieceFinder } from "./PieceFinder";
@@ -216,6 +216,7 @@ export function ReadTest(props: SlateContext & { strip: SheetView; switcher: Rea
             </div>
             <LookAgain
               look={earlier.length + 1}
+              apart={areApart(told.looks ?? [])}
               onAgain={mayLookAgain ? lookAgain : undefined}
               onDrop={earlier.length > 0 ? dropLook : undefined}
             />

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { lookOf, withLook, withLooks } from "./looks";
+import { areApart, lookOf, withLook, withLooks } from "./looks";
 
 describe("several looks", () => {
   it("are sent all together, and one alone as its marks", () => {
@@ -9,6 +9,12 @@ describe("several looks", () => {
       dry: true,
       looks: [{ whitesAt: 3 }, { whitesAt: 3.5 }],
     });
+  });
+
+  it("ask for one more where they lie more than a patch apart", () => {
+    expect(areApart([])).toBe(false);
+    expect(areApart([{ whitesAt: 3 }, { whitesAt: 4 }])).toBe(false);
+    expect(areApart([{ whitesAt: 3 }, { whitesAt: 3.5, blacksAt: 1 }, { blacksAt: 2.5 }])).toBe(true);
   });
 
   it("hide the marks of the look before and keep everything else", () => {

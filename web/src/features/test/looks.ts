@@ -27,3 +27,11 @@ export function withLook(marked: Marked, look: Look): Marked {
   delete rest.rightAt;
   return { ...rest, ...look };
 }
+
+/** Whether some tone was marked more than a patch apart in two looks. */
+export function areApart(looks: readonly Look[]): boolean {
+  return (["whitesAt", "blacksAt", "rightAt"] as const).some((field) => {
+    const places = looks.flatMap((l) => l[field] ?? []);
+    return Math.max(...places) - Math.min(...places) > 1;
+  });
+}

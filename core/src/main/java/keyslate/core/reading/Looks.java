@@ -7,8 +7,7 @@ import keyslate.core.quantity.Stops;
 /**
  * One tone looked for several times on one test, each time with the marks before hidden.
  *
- * <p>REA-24: the mark is the mean of the places; its limit is that of one look divided by the square root of their number; where they differ by
- * more than twice that of one, half of what they differ by. Holds as far as looks are independent, which a look at one's own earlier mark is not. Derived in docs/formulas/reading.md.
+ * <p>REA-24: the mark is the mean of the places; its limit is that of one look divided by the square root of their number. Holds as far as looks are independent, which a look at one's own earlier mark is not. Derived in docs/formulas/reading.md.
  *
  * @param places in patches from the first, 1 to {@value #MOST}
  */
@@ -26,16 +25,8 @@ public record Looks(List<Double> places) {
         return places.stream().mapToDouble(p -> p).average().orElseThrow();
     }
 
-    /**
-     * How far the mean may be off.
-     *
-     * @param ofOne how far one look may be off there
-     * @param step from patch to patch
-     */
-    public Stops limit(Stops ofOne, Stops step) {
-        double most = places.stream().mapToDouble(p -> p).max().orElseThrow();
-        double least = places.stream().mapToDouble(p -> p).min().orElseThrow();
-        double half = (most - least) / 2 * step.inStops();
-        return half > ofOne.inStops() ? Stops.of(half) : ofOne.times(1 / Math.sqrt(places.size()));
+    /** How far the mean may be off, where one look may be so far off there. */
+    public Stops limit(Stops ofOne) {
+        return ofOne.times(1 / Math.sqrt(places.size()));
     }
 }

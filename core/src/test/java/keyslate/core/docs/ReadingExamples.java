@@ -51,7 +51,7 @@ final class ReadingExamples {
         formulas.put(
                 "REA-24",
                 e -> new Looks(List.of(e.at("place"), e.at("again")))
-                        .limit(e.stops("one"), e.stops("step"))
+                        .limit(e.stops("one"))
                         .inStops());
         formulas.put(
                 "REA-16",

@@ -105,7 +105,7 @@ final class Readings {
         boolean end = pick.weight() == 0 && (pick.index() == 0 || pick.index() == totals.size() - 1);
         Stops half = pick.uncertaintyOn(totals);
         Stops ofOne = end ? half.times(AT_AN_END) : half;
-        return looks.map(l -> l.limit(ofOne, half.times(2))).orElse(ofOne);
+        return looks.map(l -> l.limit(ofOne)).orElse(ofOne);
     }
 
     /** What each patch of a strip really received. */

@@ -219,7 +219,7 @@ public final class MonoByTests {
                 tone,
                 light,
                 pick.timeOn(totals),
-                looks.limit(end ? half.times(AT_AN_END) : half, half.times(2)),
+                looks.limit(end ? half.times(AT_AN_END) : half),
                 patches.get((int) Math.round(place < 0 ? 0 : Math.min(patches.size() - 1, place)))
                         .lampOns(),
                 mark));
