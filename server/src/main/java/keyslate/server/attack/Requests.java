@@ -225,6 +225,7 @@ final class Requests implements Part {
         private String filled(String path, String id) {
             return path.replace("{id}", id)
                     .replace("{name}", "key-slate-backup-none.db")
+                    .replace("{scan}", "1")
                     .replace("{version}", Integer.toString(1 + random.nextInt(3)));
         }
 
