@@ -47,7 +47,7 @@ export function RunPage() {
 function roomOfRun(run: RunView): Room {
   const room = roomOf(run.room);
   if (run.state !== "EXPOSING") return roomNow() === "blackout" ? "safelight" : roomNow();
-  return room === "blackout" && !paperIsOut(run) ? "white" : room;
+  return room === "blackout" && !paperIsOut(run) && run.whiteLight.safe ? "white" : room;
 }
 
 function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (open: boolean) => void }) {

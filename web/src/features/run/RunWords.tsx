@@ -39,6 +39,7 @@ export function RunWords(props: {
       ) : (
         <Lamp run={run} step={run.step} elapsed={props.elapsed} />
       )}
+      {run.state === "EXPOSING" && run.boxOpen && <p className="run-small">The box of paper lies open</p>}
       {props.problem && (
         <p className="run-problem" role="alert">
           {props.problem}
@@ -61,10 +62,18 @@ function Wet(props: { run: RunView; busy: boolean }) {
             ? `Press when it is: ${next.words.toLowerCase()}.`
             : props.run.whiteLight.safe
               ? "White light is safe."
-              : `White light from ${clockTime(props.run.whiteLight.waitSeconds)}: ${props.run.whiteLight.says.toLowerCase()}`}
+              : notYet(props.run.whiteLight)}
       </p>
     </>
   );
+}
+
+/** Why there is no white light yet, and from when there will be where waiting is enough. */
+function notYet({ waitSeconds, says }: RunView["whiteLight"]): string {
+  const why = says.charAt(0).toLowerCase() + says.slice(1);
+  return waitSeconds > 0
+    ? `White light from ${clockTime(waitSeconds)}: ${why}`
+    : `No white light yet: ${why}`;
 }
 
 /** So many seconds from now, as the clock on the wall will show. */
@@ -84,6 +93,10 @@ function InLight(props: { run: RunView; before: string; putAway: string }) {
       </p>
     </>
   );
+}
+
+function times(presses: number): string {
+  return presses > 1 ? `, ${String(presses)} times` : "";
 }
 
 function Lamp(props: { run: RunView; step: number; elapsed: number }) {
@@ -109,7 +122,7 @@ function Lamp(props: { run: RunView; step: number; elapsed: number }) {
       <p className="run-small">
         {run.resumed && !run.lampOn
           ? `the rest, ${seconds(run.nextSetSeconds)} s`
-          : `${seconds(now.setSeconds)} s${now.presses > 1 ? `, ${String(now.presses)} times` : ""}`}
+          : `${seconds(now.setSeconds)} s${times(now.presses)}`}
         , {now.light.notation}
       </p>
       {then && (
@@ -117,7 +130,7 @@ function Lamp(props: { run: RunView; step: number; elapsed: number }) {
           <p className="run-small then">Then</p>
           <p className="run-then">
             {then.before !== "" && then.before !== then.words ? `${then.before}. ` : ""}
-            {then.words}, {seconds(then.setSeconds)} s
+            {then.words}, {seconds(then.setSeconds)} s{times(then.presses)}
           </p>
         </>
       )}

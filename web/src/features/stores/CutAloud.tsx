@@ -2,6 +2,7 @@ import { useCallback, useEffect, useLayoutEffect, useState } from "react";
 import { type Schemas, api, unwrap } from "../../shared/api/client";
 import { useKeys } from "../../shared/keys/keys";
 import { type Room, enterRoom, roomNow } from "../../shared/room/room";
+import { askForWhite } from "../../shared/room/whiteLight";
 import { giveScreenBack } from "../../shared/room/wholeScreen";
 import { prepare, sound, speak } from "../../shared/sound/player";
 import { ASKED, SAID } from "../../shared/sound/words";
@@ -25,7 +26,7 @@ export function CutAloud(props: { plan: Cut; paperId: string; room: Room; onLeav
   const said = useCallback(
     (place: At): string[] =>
       place === "done"
-        ? [SAID.whiteLightIsSafe]
+        ? [SAID.boxIsShut]
         : place === "box"
           ? [SAID.allIsCut, ASKED["PAPER_BOXED"] ?? ""]
           : (plan.steps[place]?.said ?? []),
@@ -34,7 +35,11 @@ export function CutAloud(props: { plan: Cut; paperId: string; room: Room; onLeav
   useLayoutEffect(() => {
     const before = roomNow();
     enterRoom(room);
-    return () => enterRoom(before);
+    return () => {
+      // However one leaves: a box that lies open bears no white light.
+      if (before === "white") void askForWhite();
+      else enterRoom(before);
+    };
   }, [room]);
   useEffect(
     () => prepare([...plan.steps.flatMap((s) => s.said), ...said("box"), ...said("done")]),
@@ -44,9 +49,8 @@ export function CutAloud(props: { plan: Cut; paperId: string; room: Room; onLeav
   useEffect(() => void lies(paperId, true), [paperId]);
   const go = (place: At) => {
     if (place === "done") {
-      void lies(paperId, false);
-      enterRoom("white");
       giveScreenBack();
+      void lies(paperId, false).then(askForWhite);
     }
     setAt(place);
   };
@@ -82,7 +86,7 @@ export function CutAloud(props: { plan: Cut; paperId: string; room: Room; onLeav
               : `Fence to ${step.fence}`
             : at === "box"
               ? "Box shut?"
-              : "White light is safe"}
+              : "The box is shut"}
         </p>
         <p className="run-then">
           {step

@@ -79,6 +79,7 @@ export function ReadTest(props: SlateContext & { strip: SheetView; switcher: Rea
   const mayLookAgain =
     !asked &&
     kinds.length > 0 &&
+    isOfOneLight(strip) &&
     marked.beyond === undefined &&
     isMarked(kinds, marked) &&
     earlier.length + 1 < MOST_LOOKS;

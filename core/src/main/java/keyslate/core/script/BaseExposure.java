@@ -34,7 +34,7 @@ public record BaseExposure(List<Part> parts, int presses) {
         return new BaseExposure(List.of(new Part(light, time)), presses);
     }
 
-    /** The same light given in so many presses. */
+    /** The same light given in so many presses, 1 to {@value #MOST_PRESSES}; refused as a count beyond that. */
     public BaseExposure inPresses(int count) {
         return new BaseExposure(parts, count);
     }

@@ -2,7 +2,6 @@ package keyslate.server.decide;
 
 import java.util.Optional;
 import keyslate.core.exposure.LampLag;
-import keyslate.core.quantity.ExposureTime;
 import keyslate.core.script.BaseExposure;
 import keyslate.core.script.SheetPatches.Patch;
 import keyslate.server.decide.DecisionViews.Marks;
@@ -55,10 +54,5 @@ final class AsPatch {
         return equal && asNow && patch.sector().isEmpty() && count > 1 && count <= BaseExposure.MOST_PRESSES
                 ? Optional.of(new PressesView(count, patch.step().set().inSeconds(), count * each))
                 : Optional.empty();
-    }
-
-    /** What the sheet then receives. */
-    static ExposureTime time(PressesView presses) {
-        return ExposureTime.ofSeconds(presses.seconds());
     }
 }

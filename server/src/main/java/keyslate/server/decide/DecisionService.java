@@ -5,14 +5,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import keyslate.core.colour.CastEvidence.Estimate;
 import keyslate.core.colour.CastEvidence.Judged;
 import keyslate.core.exposure.CheckStrip;
 import keyslate.core.light.Light;
-import keyslate.core.quantity.ExposureTime;
 import keyslate.server.Clocks;
 import keyslate.server.Ids;
 import keyslate.server.Show;
@@ -24,7 +22,6 @@ import keyslate.server.decide.DecisionViews.ColourView;
 import keyslate.server.decide.DecisionViews.Judgement;
 import keyslate.server.decide.DecisionViews.LookedView;
 import keyslate.server.decide.DecisionViews.Marks;
-import keyslate.server.decide.DecisionViews.PressesView;
 import keyslate.server.decide.DecisionViews.Reading;
 import keyslate.server.decide.DecisionViews.Taking;
 import keyslate.server.decide.DecisionViews.VerdictView;
@@ -226,7 +223,7 @@ public class DecisionService {
         Sheet sheet = sheet(sheetId);
         return slates.changeWhole(sheet.slateId(), taking.version(), (slate, subject) -> {
             Decided decided = deciding.decide();
-            Taken taken = taken(decided, taking);
+            Taken taken = Taken.by(taking, decided.verdict(), decided.sheet(), decided.check());
             Decision decision = record(decided, remark, taken);
             sheets.add(decision);
             return stand(slate, subject, decided, decision, taken);
@@ -238,7 +235,8 @@ public class DecisionService {
                 + (taken.overruled()
                         ? " Overruled: " + taken.light().notation() + ", "
                                 + Show.seconds(taken.time().inSeconds()) + "."
-                        : "");
+                        : "")
+                + taken.says();
         Recipe next = editor.take(
                 recipes.get(slate.recipeId()),
                 subject,
@@ -251,63 +249,6 @@ public class DecisionService {
         Slate stands = slates.stand(slate, next);
         // A print that was accepted before is not the last word any more.
         return stands.with(stands.recipeId(), null, null, stands.touchedAt());
-    }
-
-    /** What becomes of a verdict: light and time, whether it was overruled, and the check strip to plan. */
-    private record Taken(
-            Light light, ExposureTime time, OptionalInt presses, boolean overruled, Optional<CheckStrip> check) {
-        static Taken of(Light light, ExposureTime time, boolean overruled) {
-            return new Taken(light, time, OptionalInt.empty(), overruled, Optional.empty());
-        }
-    }
-
-    private Taken taken(Decided decided, Taking taking) {
-        VerdictView verdict = decided.verdict();
-        Light proposed = Light.of(verdict.light().notation());
-        ExposureTime time = ExposureTime.ofSeconds(verdict.seconds());
-        Light stood = decided.sheet().before().light();
-        return switch (taking.answer()) {
-            case PROPOSED -> Taken.of(proposed, time, false);
-            case CHECK ->
-                new Taken(
-                        proposed,
-                        time,
-                        OptionalInt.empty(),
-                        false,
-                        Optional.of(decided.check()
-                                .orElseThrow(() -> RefusedException.of(
-                                        "/taking/answer",
-                                        "E_SHAPE",
-                                        "This reading is sure enough; a check strip would tell nothing new."))));
-            case KEEP_LIGHT -> Taken.of(stood, ExposureTime.ofSeconds(verdict.keepSeconds()), !proposed.equals(stood));
-            case AS_PATCH -> asPatch(verdict, proposed);
-            case OWN -> own(decided.sheet().now(), taking);
-        };
-    }
-
-    private static Taken own(Rig now, Taking taking) {
-        FieldErrors errors = new FieldErrors();
-        Light light = errors.check(
-                "/taking/light",
-                now.light(),
-                () -> now.medium().core().read(taking.light() == null ? "" : taking.light()));
-        ExposureTime time = errors.check(
-                "/taking/seconds",
-                now.base(),
-                () -> ExposureTime.ofSeconds(taking.seconds() == null ? Double.NaN : taking.seconds()));
-        errors.throwIfAny();
-        return Taken.of(light, time, true);
-    }
-
-    private static Taken asPatch(VerdictView verdict, Light light) {
-        PressesView presses = verdict.asPatch();
-        if (presses == null) {
-            throw RefusedException.of(
-                    "/taking/answer",
-                    "E_SHAPE",
-                    "This patch was not given in equal exposures that could be given again.");
-        }
-        return new Taken(light, AsPatch.time(presses), OptionalInt.of(presses.count()), false, Optional.empty());
     }
 
     private Decision record(Decided decided, String remark, Taken taken) {

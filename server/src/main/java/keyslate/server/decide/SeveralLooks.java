@@ -26,6 +26,10 @@ final class SeveralLooks {
         if (marks.pictured() != null || looks.size() < 2 || looks.contains(null)) {
             throw RefusedException.of("/marks/looks", "E_SHAPE", "Two looks by eye at least; one alone is its marks.");
         }
+        if (strip.sheet().patches().orElseThrow().differInLight()) {
+            throw RefusedException.of(
+                    "/marks/looks", "E_SHAPE", "Pieces of different lights have no mean: say which is right.");
+        }
         return new Marks(
                 mean(strip, looks, Look::whitesAt),
                 mean(strip, looks, Look::blacksAt),

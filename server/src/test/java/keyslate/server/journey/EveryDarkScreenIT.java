@@ -95,6 +95,11 @@ class EveryDarkScreenIT extends JourneyTest {
         look("said again");
         keys().press("s");
         look("a slip is noted");
+        keys().press("k");
+        assertThat(words()).containsText("The box of paper lies open");
+        look("the box lies open");
+        keys().press("k");
+        assertThat(words()).not().containsText("lies open");
         keys().press("b");
         asks("Leave the darkroom?");
         if (colour) {

@@ -95,6 +95,11 @@ final class Printer {
     /** White light in this room; where paper of another journey still lies under the lamp, all the same. */
     void putsOnWhiteLight() {
         presses("White");
+        takesWhiteLight();
+    }
+
+    /** White light was asked for: it comes on, all the same where paper of another journey is out. */
+    void takesWhiteLight() {
         Locator allTheSame = button("White light all the same");
         page.waitForCondition(
                 () -> "white".equals(page.evaluate("() => document.documentElement.dataset.room ?? 'white'"))

@@ -70,6 +70,7 @@ class RunByHandIT extends JourneyTest {
         assertThat(Pixels.firstAgainst(page().screenshot(), Pixels::isSafe)).isEmpty();
         printer().presses("The box is shut");
         assertThat(page().getByText("lies open")).isHidden();
+        assertThat(page().request().get("/api/white-light").text()).doesNotContain("lies open");
     }
 
     @Test

@@ -89,6 +89,12 @@ class TestScenariosHttpTest extends OnATestSlate {
         JsonNode sheet = expose(slate, "STRIP");
         answer(slate, sheet, Map.of("whitesAt", 3), "AS_PATCH");
         assertThat(pressed(slate)).containsExactly(9.8, 2.8, 4.0);
+        assertThat(http().slate(slate)
+                        .get("standing")
+                        .get("base")
+                        .get("because")
+                        .asString())
+                .contains("Given as the patch, in 4 exposures");
         JsonNode print = expose(slate, "PRINT");
         assertThat(figures(print.get("script"), "setSeconds")).containsExactly(2.8, 2.8, 2.8, 2.8);
         http().edit(slate, "base/changeStops", 1.0);
@@ -185,6 +191,11 @@ class TestScenariosHttpTest extends OnATestSlate {
         assertThat(verdict.get("light").get("notation").asString()).isEqualTo("0/56/46");
         assertThat(verdict.get("seconds").asDouble()).isCloseTo(Math.sqrt(third * fourth), within(1e-6));
         assertThat(verdict.get("seconds").asDouble()).isCloseTo(12.9, within(0.1));
+        assertThat(http().post(
+                                "/api/sheets/" + sheet.get("id").asString() + "/readings/proposal",
+                                Map.of("looks", List.of(Map.of("rightAt", 2), Map.of("rightAt", 3))))
+                        .pointers())
+                .containsExactly("/marks/looks");
         JsonNode candidates = ok(http().post(
                         "/api/calculations/piece-marks", Map.of("way", "NIPS", "nips", 4, "maybe", 1, "pieces", 5)));
         assertThat(candidates.get("candidates").toString()).isEqualTo("[4,5]");

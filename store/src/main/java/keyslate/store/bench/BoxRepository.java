@@ -13,7 +13,7 @@ public final class BoxRepository {
         this.database = database;
     }
 
-    /** A box that lies open, with the name and the batch of its paper. */
+    /** A box that lies open, with the name and the batch of its paper; {@code openedAt} in ISO 8601, UTC, as all times here. */
     public record OpenBox(String paperId, String name, String batch, String openedAt) {}
 
     /** Boxes that lie open now, the one first opened first. */
@@ -26,7 +26,7 @@ public final class BoxRepository {
                 .list();
     }
 
-    /** Opens a box; one that lies open already stays as it is. */
+    /** Opens a box; one that lies open already stays as it is. The paper has to be there. */
     public void opened(String id, String paperId, String at) {
         database.sql()
                 .sql("INSERT INTO box_opening (id, paper_id, opened_at) SELECT ?, ?, ? WHERE NOT EXISTS"
