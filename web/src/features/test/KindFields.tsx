@@ -23,6 +23,7 @@ export const FIELDS: Record<string, Fields> = {
         <DarkEnd {...context} />
         <Length {...context} label="Patch" field="patchMm" />
         <Length {...context} label="Breadth" field="breadthMm" />
+        <Second {...context} label="Second row" />
       </>
     ),
   },
@@ -112,6 +113,26 @@ function DarkEnd({ slate, edit }: SlateContext) {
         { value: "DARK_TOP", label: "top" },
       ]}
       onChange={(direction) => edit.mutate({ test: { direction } })}
+    />
+  );
+}
+
+/** Another light on the other half of the paper, each patch as dark as the one beside it. */
+function Second({ slate, edit, label }: SlateContext & { label: string }) {
+  const { plan, besideLights } = slate.test;
+  const second = plan.second ?? "";
+  const lights = new Set([...besideLights, ...(second === "" ? [] : [second])]);
+  lights.delete(slate.base.light.notation);
+  return (
+    <Choice
+      label={label}
+      value={second}
+      options={[
+        { value: "", label: "the same light" },
+        ...[...lights].map((light) => ({ value: light, label: light })),
+      ]}
+      error={edit.error?.at("/test/second")}
+      onChange={(light) => edit.mutate({ test: { second: light } })}
     />
   );
 }
@@ -211,6 +232,7 @@ function GuessFields({ slate, edit }: SlateContext) {
   return (
     <div className="field-row">
       <OneTime slate={slate} edit={edit} label="Time" shown={slate.test.centreSeconds} />
+      <Second slate={slate} edit={edit} label="Right half" />
     </div>
   );
 }

@@ -38,8 +38,14 @@ import {
 } from "./pictured";
 import { type MarkField, type Marked, isMarked, markAfter, sameMarks } from "./marks";
 
+/** Which of two rows is read, and how one goes to the other. */
+export interface RowOfTwo {
+  number: number;
+  toOther: () => void;
+}
+
 /** Reading a test: the marks it asks for, and the verdict that follows from them and from all readings before. */
-export function ReadTest(props: SlateContext & { strip: SheetView; switcher: ReactNode }) {
+export function ReadTest(props: SlateContext & { strip: SheetView; row?: RowOfTwo; switcher: ReactNode }) {
   const { slate, strip } = props;
   const navigate = useNavigate();
   const kinds = strip.asks;
@@ -66,6 +72,7 @@ export function ReadTest(props: SlateContext & { strip: SheetView; switcher: Rea
   const [alone, setAlone] = useState(false);
   const marked: Marked = {
     ...placed,
+    ...(props.row !== undefined && { row: props.row.number }),
     dry: placed.dry ?? looking.dry,
     ...(looking.second && { second: true }),
     ...(looking.lamp !== "" && { lamp: looking.lamp }),
@@ -153,6 +160,7 @@ export function ReadTest(props: SlateContext & { strip: SheetView; switcher: Rea
               sheet={strip}
               kinds={kinds}
               marked={marked}
+              onOtherRow={props.row?.toOther}
               alone={alone ? standing : undefined}
               onMark={(at) => {
                 if (kinds.length === 0) return;

@@ -2,7 +2,7 @@ import { useSearchParams } from "react-router";
 import { useSlateContext } from "../../app/SlateFrame";
 import { Ways } from "../../shared/ui/Choice";
 import { PlanTest } from "./PlanTest";
-import { ReadTest } from "./ReadTest";
+import { ReadRow } from "./ReadRow";
 
 /** The test: plan and expose the next one, or read one that hangs. */
 export function TestPage() {
@@ -27,7 +27,7 @@ export function TestPage() {
       />
     ) : null;
   return reading ? (
-    <ReadTest key={reading.id} {...context} strip={reading} switcher={switcher} />
+    <ReadRow key={reading.id} {...context} strip={reading} switcher={switcher} />
   ) : (
     <PlanTest {...context} switcher={switcher} />
   );

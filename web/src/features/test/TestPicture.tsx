@@ -14,6 +14,8 @@ export function TestPicture(props: {
   /** The patch that is looked at alone, counted from 0; all of it when left out. */
   alone: number | undefined;
   onMark: (at: number) => void;
+  /** To the other row, where the patches are one of two: it is dimmed. */
+  onOtherRow: (() => void) | undefined;
 }) {
   const { sheet, marked, alone } = props;
   const onClick = (event: MouseEvent<HTMLDivElement>) => {
@@ -29,6 +31,7 @@ export function TestPicture(props: {
   const row = sheet.patches.every((p) => p.place.height > 0.99);
   return (
     <div className="print-overlay tappable" data-testid="strip-taps" onClick={onClick}>
+      {props.onOtherRow && <OtherRow sheet={sheet} onRead={props.onOtherRow} />}
       {wedge && <Sectors patches={sheet.patches} />}
       {!wedge &&
         sheet.patches.length > 1 &&
@@ -56,6 +59,28 @@ export function TestPicture(props: {
         />
       ))}
     </div>
+  );
+}
+
+/** A veil over the row that is not being read; a tap reads it. */
+function OtherRow({ sheet, onRead }: { sheet: SheetView; onRead: () => void }) {
+  const place = sheet.patches[0]?.place;
+  if (!place) return null;
+  const lies =
+    place.height < 1
+      ? { left: 0, width: "100%", height: "50%", top: place.top === 0 ? "50%" : 0 }
+      : { top: 0, height: "100%", width: "50%", left: place.left < 0.5 ? "50%" : 0 };
+  return (
+    <button
+      type="button"
+      className="other-row"
+      style={lies}
+      aria-label="Read the other row"
+      onClick={(event) => {
+        event.stopPropagation();
+        onRead();
+      }}
+    />
   );
 }
 

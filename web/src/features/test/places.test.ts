@@ -8,6 +8,8 @@ function patch(number: number, place: Patch["place"], sector?: Patch["sector"]):
   return {
     number,
     place,
+    row: 1,
+    light: "2",
     piece: 1,
     name: "",
     mark: "",

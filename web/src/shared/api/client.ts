@@ -104,7 +104,7 @@ export function toProblem(error: unknown): Problem {
 
 /** Whether all patches of a test got one light, or it is no test: pieces of different packs are compared at Test and nowhere else. */
 export function isOfOneLight(sheet: SheetView): boolean {
-  return sheet.patches.length === 0 || new Set(sheet.script.map((s) => s.light.notation)).size === 1;
+  return new Set(sheet.patches.map((p) => p.light)).size <= 1;
 }
 
 /** The picture of a sheet, if it has one. */

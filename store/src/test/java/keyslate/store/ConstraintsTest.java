@@ -121,7 +121,7 @@ class ConstraintsTest extends StoreTest {
             recipe,crop_place,1.1
             recipe,crop_down,1.1
             recipe,overfill_percent,51.0
-            recipe,presses,17
+            recipe,presses,33
             box_opening,paper_id,none
             box_opening,shut_at,2000
             box_opening,lit_at,2000

@@ -1,5 +1,6 @@
 package keyslate.core.contrast;
 
+import java.util.Optional;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Grade;
@@ -78,6 +79,17 @@ public final class GradeAdvice {
         boolean near = outcome instanceof Reached reached
                 && Math.abs(reached.exactGrade().onScale() - now.grade().onScale()) <= STAYS_WITHIN;
         return near ? now : outcome.filter();
+    }
+
+    /** CON-19: the filter next to the chosen one on the side of the exact grade: where the reading was a little off, the print wants that one. */
+    public static Optional<GradeFilter> beside(GradeFilter chosen, Outcome outcome) {
+        if (!(outcome instanceof Reached reached)) {
+            return Optional.empty();
+        }
+        boolean harder = reached.exactGrade().onScale() > chosen.grade().onScale();
+        int at = chosen.ordinal() + (harder ? 1 : -1);
+        GradeFilter[] all = GradeFilter.values();
+        return at < 0 || at >= all.length ? Optional.empty() : Optional.of(all[at]);
     }
 
     /** The time that keeps a highlight (net {@code heldNet}) from one filter to another. */

@@ -13,7 +13,7 @@ import keyslate.core.quantity.ExposureTime;
  *     counts in each
  */
 public record BaseExposure(List<Part> parts, int presses) {
-    public static final int MOST_PRESSES = 16;
+    public static final int MOST_PRESSES = 32;
     private static final int MOST_PARTS = 3;
 
     /** One light and the time received through it, exact. */

@@ -12,6 +12,8 @@ public enum Cue {
     SET_TIMER,
     /** The card over one patch more. */
     MOVE_CARD,
+    /** The half that was exposed under one card, the other half free of it. */
+    OTHER_HALF,
     /** The card with a slot, or two cards: one patch alone is free. */
     ONE_PATCH_FREE,
     /** The paper on by one patch, the window where it is. */

@@ -11,11 +11,12 @@ import java.util.TreeSet;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import keyslate.core.exposure.LampLag;
+import keyslate.core.light.Light;
 
 /**
  * The patches of a test, found from where the light of its steps fell and not from their order.
  *
- * @param patches the one that was to get least first; pieces of different lights in their order
+ * @param patches the one that was to get least first, row by row where rows differ in light; pieces of different lights in their order
  */
 public record SheetPatches(List<Patch> patches) {
     private static final double SAME_PLACE = 1e-9;
@@ -46,7 +47,7 @@ public record SheetPatches(List<Patch> patches) {
         }
     }
 
-    private record Light(ExposureStep step, Part reach, Optional<WedgeDisc> disc, double planned, double received) {}
+    private record Fell(ExposureStep step, Part reach, Optional<WedgeDisc> disc, double planned, double received) {}
 
     public SheetPatches {
         patches = List.copyOf(patches);
@@ -79,39 +80,41 @@ public record SheetPatches(List<Patch> patches) {
 
     /** The patches of all pieces. */
     public static SheetPatches of(List<ExposureStep> steps, LampLag lag, StepLight given) {
-        Map<Integer, List<Light>> pieces = new LinkedHashMap<>();
+        Map<Integer, List<Fell>> pieces = new LinkedHashMap<>();
         for (ExposureStep step : steps) {
             double factor = given.openingFactor(step);
-            List<Light> lights = pieces.computeIfAbsent(step.piece(), p -> new ArrayList<>());
+            List<Fell> lights = pieces.computeIfAbsent(step.piece(), p -> new ArrayList<>());
             step.planned(lag).forEach(g -> lights.add(light(step, g, factor * g.receivedSeconds(), 0)));
             step.given(given.received(step), lag)
                     .forEach(g -> lights.add(light(step, g, 0, factor * g.receivedSeconds())));
         }
         List<Patch> found = new ArrayList<>();
         pieces.values().stream().filter(lights -> !lights.isEmpty()).forEach(lights -> found.addAll(ofPiece(lights)));
-        boolean oneLight = steps.stream().map(ExposureStep::light).distinct().count() == 1;
-        if (oneLight) {
-            found.sort(Comparator.comparingDouble(Patch::plannedSeconds));
+        List<Light> rows = steps.stream().map(ExposureStep::light).distinct().toList();
+        boolean onePiece = pieces.size() == 1;
+        if (rows.size() == 1 || onePiece) {
+            found.sort(Comparator.<Patch>comparingInt(p -> rows.indexOf(p.step().light()))
+                    .thenComparingDouble(Patch::plannedSeconds));
         }
         return new SheetPatches(IntStream.range(0, found.size())
                 .mapToObj(i -> found.get(i).numbered(i + 1))
                 .toList());
     }
 
-    private static Light light(ExposureStep step, ExposureStep.Given given, double planned, double received) {
+    private static Fell light(ExposureStep step, ExposureStep.Given given, double planned, double received) {
         Phase phase = given.phase();
-        return new Light(step, phase.uncovered().orElse(Part.WHOLE), phase.disc(), planned, received);
+        return new Fell(step, phase.uncovered().orElse(Part.WHOLE), phase.disc(), planned, received);
     }
 
-    private static List<Patch> ofPiece(List<Light> lights) {
+    private static List<Patch> ofPiece(List<Fell> lights) {
         Optional<WedgeDisc> disc =
                 lights.stream().flatMap(l -> l.disc().stream()).findFirst();
         return disc.isPresent() ? sectors(lights, disc.get()) : rectangles(lights);
     }
 
-    private static List<Patch> sectors(List<Light> lights, WedgeDisc disc) {
-        double planned = lights.stream().mapToDouble(Light::planned).sum();
-        double received = lights.stream().mapToDouble(Light::received).sum();
+    private static List<Patch> sectors(List<Fell> lights, WedgeDisc disc) {
+        double planned = lights.stream().mapToDouble(Fell::planned).sum();
+        double received = lights.stream().mapToDouble(Fell::received).sum();
         ExposureStep step = lights.get(0).step();
         return IntStream.range(0, disc.labels().size())
                 .mapToObj(s -> new Patch(
@@ -126,10 +129,10 @@ public record SheetPatches(List<Patch> patches) {
                 .toList();
     }
 
-    private static List<Patch> rectangles(List<Light> lights) {
+    private static List<Patch> rectangles(List<Fell> lights) {
         TreeSet<Double> columns = new TreeSet<>();
         TreeSet<Double> rows = new TreeSet<>();
-        for (Light light : lights) {
+        for (Fell light : lights) {
             add(columns, light.reach().left());
             add(columns, light.reach().left() + light.reach().width());
             add(rows, light.reach().top());
@@ -144,14 +147,14 @@ public record SheetPatches(List<Patch> patches) {
         return found;
     }
 
-    private static Patch patch(List<Light> lights, Part place) {
+    private static Patch patch(List<Fell> lights, Part place) {
         double x = place.left() + place.width() / 2;
         double y = place.top() + place.height() / 2;
         double planned = 0;
         double received = 0;
         ExposureStep step = lights.get(0).step();
-        List<Light> fell = lights.stream().filter(l -> l.reach().holds(x, y)).toList();
-        for (Light light : fell) {
+        List<Fell> fell = lights.stream().filter(l -> l.reach().holds(x, y)).toList();
+        for (Fell light : fell) {
             planned += light.planned();
             received += light.received();
             step = light.step();
@@ -160,9 +163,9 @@ public record SheetPatches(List<Patch> patches) {
     }
 
     /** Every step once, however many phases of it fell there, times its presses. */
-    private static int lampOns(List<Light> lights) {
+    private static int lampOns(List<Fell> lights) {
         return lights.stream()
-                .map(Light::step)
+                .map(Fell::step)
                 .distinct()
                 .mapToInt(ExposureStep::presses)
                 .sum();

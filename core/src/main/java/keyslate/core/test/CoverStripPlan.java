@@ -2,6 +2,7 @@ package keyslate.core.test;
 
 import java.util.Optional;
 import keyslate.core.exposure.CheckStrip;
+import keyslate.core.light.Light;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Length;
@@ -15,9 +16,15 @@ import keyslate.core.script.StripDirection;
  * @param patch length of a patch along the strip
  * @param breadth breadth of the strip
  * @param place across the picture, 0 to 1; none is chosen where it tells most
+ * @param second light of a second row beside the first, each of half the breadth; none = one row
  */
 public record CoverStripPlan(
-        PatchSeries series, StripDirection direction, Length patch, Length breadth, Optional<Double> place)
+        PatchSeries series,
+        StripDirection direction,
+        Length patch,
+        Length breadth,
+        Optional<Double> place,
+        Optional<Light> second)
         implements TestPlan.OfSeries {
     public CoverStripPlan {
         Check.positive("patch", patch.inMm(), "mm");
@@ -32,7 +39,18 @@ public record CoverStripPlan(
 
     @Override
     public TestScript script(ExposureTime base, TestRig rig) {
-        return CoverScript.of(this, base, rig);
+        return SecondRow.of(
+                CoverScript.of(this, base, rig),
+                second,
+                rig,
+                base,
+                direction.isAlong(),
+                (carried, other) -> CoverScript.of(of(series.times(carried.stopsFrom(base)), patch), carried, other));
+    }
+
+    /** The same in two rows, or in one. */
+    public CoverStripPlan inRows(Optional<Light> other) {
+        return new CoverStripPlan(series, direction, patch, breadth, place, other);
     }
 
     @Override
@@ -42,7 +60,12 @@ public record CoverStripPlan(
 
     @Override
     public CoverStripPlan of(PatchSeries other, Length each) {
-        return new CoverStripPlan(other, direction, each, breadth, place);
+        return new CoverStripPlan(other, direction, each, breadth, place, second);
+    }
+
+    @Override
+    public Optional<Light> secondLight() {
+        return second;
     }
 
     /** Steps and patches of {@code strip} about the base exposure, patches so long that they fill {@code room}. */

@@ -1,6 +1,7 @@
 package keyslate.core.test;
 
 import java.util.Optional;
+import keyslate.core.light.Light;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Stops;
@@ -11,8 +12,10 @@ import keyslate.core.quantity.Stops;
  * @param time received; none follows the base exposure
  * @param share of the picture that is printed, {@value #SMALLEST_SHARE} to 1
  * @param spot middle of the printed part where it is not the whole; none is chosen where it tells most
+ * @param second light of the right half, at the time that keeps the print as dark as the left one; none = one light all over
  */
-public record GuessPlan(Optional<ExposureTime> time, double share, Optional<Spot> spot) implements TestPlan {
+public record GuessPlan(Optional<ExposureTime> time, double share, Optional<Spot> spot, Optional<Light> second)
+        implements TestPlan {
     /** How far off one sheet is, the eye tells to half a stop, 95 %: R16 of a patch alone has no neighbour to be half a step from. */
     public static final Stops JUDGED_TO = Stops.ofFraction(1, 2);
 
@@ -24,7 +27,13 @@ public record GuessPlan(Optional<ExposureTime> time, double share, Optional<Spot
 
     @Override
     public TestScript script(ExposureTime base, TestRig rig) {
-        return SinglesScript.guess(this, base, rig);
+        ExposureTime middle = middle(base);
+        return SecondRow.of(SinglesScript.guess(middle, rig), second, rig, middle, false, SinglesScript::guess);
+    }
+
+    @Override
+    public Optional<Light> secondLight() {
+        return second;
     }
 
     @Override
@@ -34,6 +43,6 @@ public record GuessPlan(Optional<ExposureTime> time, double share, Optional<Spot
 
     @Override
     public GuessPlan followingBase() {
-        return new GuessPlan(Optional.empty(), share, spot);
+        return new GuessPlan(Optional.empty(), share, spot, second);
     }
 }

@@ -38,10 +38,11 @@ public record PatchSeries(
     public static final int MOST_PRESSES = 99;
     /** Half stops by whole presses. */
     public static final List<Integer> HALF_STOPS = List.of(4, 6, 8, 11, 16);
-    /** Whole stops, for a negative of which nothing is known. */
-    public static final List<Integer> WHOLE_STOPS = List.of(1, 2, 4, 8, 16);
-    /** As fine as sixteen presses are, a stop in all. */
-    public static final List<Integer> FINE_PRESSES = List.of(8, 9, 10, 11, 12, 13, 14, 15, 16);
+    /** Nearly thirds of a stop from the sixth on, for a negative of which nothing is known. */
+    public static final List<Integer> FAR_PRESSES = List.of(1, 2, 3, 4, 5, 6, 8, 10, 13, 16, 20, 25, 32, 40, 50);
+    /** Steps of 1/9 to 1/18 stop, one stop in all. */
+    public static final List<Integer> FINE_PRESSES =
+            List.of(12, 13, 14, 15, 16, 17, 18, 19, 20, 21, 22, 23, 24, 25, 26);
 
     /** How the patches follow each other. */
     public enum Kind {
@@ -97,6 +98,20 @@ public record PatchSeries(
                         "each patch must get more than the one before it");
             }
         }
+    }
+
+    /** The same series with so many stops more light in each patch; what follows the base exposure follows it still. */
+    PatchSeries times(Stops more) {
+        double seconds = stepSeconds * more.toFactor();
+        return new PatchSeries(
+                kind,
+                centre.map(t -> t.plus(more)),
+                step,
+                Math.max(SMALLEST_STEP_SECONDS, Math.min(LARGEST_STEP_SECONDS, seconds)),
+                count,
+                own.stream().map(t -> t.plus(more)).toList(),
+                presses,
+                eachPress.map(t -> t.plus(more)));
     }
 
     /** How many patches there are. */

@@ -49,9 +49,9 @@ final class SinglesScript {
     }
 
     /** One sheet on a hunch. */
-    static TestScript guess(GuessPlan plan, ExposureTime base, TestRig rig) {
+    static TestScript guess(ExposureTime time, TestRig rig) {
         SinglesScript script = new SinglesScript(rig);
-        script.single(rig.light(), plan.middle(base), List.of());
+        script.single(rig.light(), time, List.of());
         return new TestScript(script.steps, script.patches);
     }
 

@@ -1,6 +1,7 @@
 package keyslate.core.test;
 
 import java.util.Optional;
+import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Length;
 import keyslate.core.quantity.Stops;
@@ -38,6 +39,11 @@ public sealed interface TestPlan permits TestPlan.OfSeries, OpeningsPlan, WedgeP
     /** Its step in stops, where that is another one than in the plan before; none where it has none. */
     default Optional<Stops> stepUnlike(TestPlan before) {
         return step().filter(s -> !before.step().equals(Optional.of(s)));
+    }
+
+    /** The light of a second row on the same paper; none = one row. */
+    default Optional<Light> secondLight() {
+        return Optional.empty();
     }
 
     /** How the pieces lie in a picture of them all. */

@@ -39,6 +39,11 @@ public record TestRig(
         ring = List.copyOf(ring);
     }
 
+    /** The same through another light. */
+    TestRig through(Light other) {
+        return new TestRig(other, opening, ring, way, timer, lag, settings, carried);
+    }
+
     /**
      * What a setting of the timer gives.
      *

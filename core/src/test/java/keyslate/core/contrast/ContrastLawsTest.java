@@ -121,6 +121,10 @@ class ContrastLawsTest {
         assertThat(((GradeAdvice.Reached) late).exactGrade().onScale()).isGreaterThan(2);
         assertThat(((GradeAdvice.Reached) early).exactGrade().onScale()).isLessThan(2);
         assertThat(((GradeAdvice.Reached) right).filter()).isEqualTo(GradeFilter.G2);
+        assertThat(GradeAdvice.beside(GradeFilter.G2, late)).contains(GradeFilter.G2_5);
+        assertThat(GradeAdvice.beside(GradeFilter.G2, early)).contains(GradeFilter.G1_5);
+        assertThat(GradeAdvice.beside(GradeFilter.G5, late)).contains(GradeFilter.G4_5);
+        assertThat(GradeAdvice.beside(GradeFilter.G00, early)).contains(GradeFilter.G0);
         assertThat(((GradeAdvice.Reached) right).time().inSeconds()).isCloseTo(10, within(1e-9));
         assertThat(late.blacksLate().inStops()).isPositive();
     }

@@ -70,6 +70,12 @@ final class ContrastExamples {
                     .grade()
                     .onScale();
         });
+        formulas.put("CON-19", e -> {
+            GradeFilter now = GradeFilter.nearest(Grade.of(e.at("grade")));
+            ExposureTime whites = ExposureTime.ofSeconds(10);
+            GradeAdvice.Outcome outcome = GradeAdvice.fromStrip(PAPER, now, whites, whites.plus(e.stops("late")));
+            return GradeAdvice.beside(now, outcome).orElseThrow().grade().onScale();
+        });
         formulas.put("CON-12", e -> SchoolFactors.DOUBLE_FROM_4.factor(Grade.of(e.at("from")), Grade.of(e.at("to"))));
         formulas.put(
                 "CON-13", e -> head.lightOf(e.at("yellow"), e.at("magenta")).isoRange());

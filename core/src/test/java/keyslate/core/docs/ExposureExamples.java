@@ -3,7 +3,9 @@ package keyslate.core.docs;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.ToDoubleFunction;
+import keyslate.core.contrast.GradeFilter;
 import keyslate.core.curve.PaperSpeed;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.exposure.ApertureTrade;
@@ -18,6 +20,7 @@ import keyslate.core.exposure.TestSeries;
 import keyslate.core.exposure.TimeEvidence;
 import keyslate.core.exposure.TimerSteps;
 import keyslate.core.exposure.WorkableTime;
+import keyslate.core.light.Light;
 import keyslate.core.quantity.Density;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FNumber;
@@ -26,9 +29,13 @@ import keyslate.core.rescale.ExposureChain;
 import keyslate.core.rescale.Known;
 import keyslate.core.rescale.Link;
 import keyslate.core.rescale.Links;
+import keyslate.core.script.LampWay;
+import keyslate.core.script.Settings;
 import keyslate.core.script.WedgeDisc;
+import keyslate.core.test.GuessPlan;
 import keyslate.core.test.PieceMarks;
 import keyslate.core.test.PressSeries;
+import keyslate.core.test.TestRig;
 
 /** The code behind the worked examples of docs/formulas/exposure.md. */
 final class ExposureExamples {
@@ -202,6 +209,20 @@ final class ExposureExamples {
                         .density(1)
                         .inLog10());
         // The clipped corners of a piece as bits: upper left 1, upper right 2.
+        formulas.put("EXP-42", e -> {
+            GuessPlan halves = new GuessPlan(
+                    Optional.of(e.time("patch")), 1, Optional.empty(), Optional.of(Light.filter(GradeFilter.G4)));
+            TestRig rig = new TestRig(
+                    Light.filter(GradeFilter.G2),
+                    ApertureMark.ofEngraved(8, 2),
+                    List.of(),
+                    LampWay.SWITCHED,
+                    TimerSteps.tenths(),
+                    LampLag.NONE,
+                    Settings.SEEN,
+                    (base, to) -> base.times(e.at("factor")));
+            return halves.script(e.time("patch"), rig).patches().get(1).total().inSeconds();
+        });
         formulas.put(
                 "EXP-41",
                 e -> PieceMarks.corners(e.count("clipped")).stream()

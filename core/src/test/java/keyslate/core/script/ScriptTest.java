@@ -151,9 +151,9 @@ class ScriptTest {
         }
 
         @Test
-        void pressesAreOneToSixteen() {
+        void pressesAreOneToThirtyTwo() {
             assertThatThrownBy(() -> base(8).inPresses(0)).isInstanceOf(QuantityException.class);
-            assertThatThrownBy(() -> base(8).inPresses(17)).isInstanceOf(QuantityException.class);
+            assertThatThrownBy(() -> base(8).inPresses(33)).isInstanceOf(QuantityException.class);
             assertThat(base(8).inPresses(5).with(SOFT, seconds(4)).presses()).isEqualTo(5);
         }
 

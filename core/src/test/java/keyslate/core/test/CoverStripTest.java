@@ -118,7 +118,8 @@ class CoverStripTest {
                             StripDirection.DARK_LEFT,
                             Length.ofMm(30),
                             Length.ofMm(50),
-                            Optional.of(1.1)))
+                            Optional.of(1.1),
+                            Optional.empty()))
                     .isInstanceOf(QuantityException.class);
         }
 

@@ -294,7 +294,7 @@ class TestKindsTest {
 
     @Test
     void aTimeThatIsNothingOnThisTimerIsRefusedWithTheWayOut() {
-        GuessPlan tooShort = new GuessPlan(Optional.of(seconds(0.01)), 1, Optional.empty());
+        GuessPlan tooShort = new GuessPlan(Optional.of(seconds(0.01)), 1, Optional.empty(), Optional.empty());
         assertThatThrownBy(() -> tooShort.script(seconds(10), rig(LampWay.SWITCHED)))
                 .isInstanceOf(QuantityException.class)
                 .hasMessageContaining("no longer than the lamp's lag");
@@ -302,7 +302,7 @@ class TestKindsTest {
 
     @Test
     void aGuessIsOnePatch() {
-        GuessPlan plan = new GuessPlan(Optional.of(seconds(7)), 0.25, Optional.empty());
+        GuessPlan plan = new GuessPlan(Optional.of(seconds(7)), 0.25, Optional.empty(), Optional.empty());
         TestScript script = plan.script(seconds(10), rig(LampWay.SWITCHED));
         assertThat(script.steps()).hasSize(1);
         assertThat(script.patches().get(0).total().inSeconds()).isCloseTo(7, within(1e-9));

@@ -37,6 +37,7 @@ final class TestPlans {
                 StripDirection.DARK_RIGHT,
                 Length.ofMm(24),
                 Length.ofMm(60),
+                Optional.empty(),
                 Optional.empty());
     }
 

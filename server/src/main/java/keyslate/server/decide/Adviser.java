@@ -1,10 +1,10 @@
 package keyslate.server.decide;
 
 import java.util.Optional;
-import keyslate.core.exposure.CheckStrip;
 import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.decide.DecisionViews.VerdictView;
 import keyslate.server.decide.DecisionViews.Wishes;
+import keyslate.server.test.CheckPlan;
 import keyslate.store.json.Seen;
 
 /** What one kind of paper makes of marks on a strip and of wishes about a print; a component for each kind. */
@@ -16,7 +16,7 @@ interface Adviser {
     VerdictView reading(Hung strip, Marks marks);
 
     /** The strip that would settle what a reading leaves open. */
-    Optional<CheckStrip> check(Hung strip, Marks marks);
+    Optional<CheckPlan> check(Hung strip, Marks marks);
 
     /** What of the marks is kept. */
     Seen seen(Marks marks);

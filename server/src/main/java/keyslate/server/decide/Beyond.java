@@ -10,6 +10,7 @@ import keyslate.server.decide.DecisionViews.CheckView;
 import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.decide.DecisionViews.VerdictView;
 import keyslate.server.rig.LightView;
+import keyslate.server.test.CheckPlan;
 import keyslate.server.web.RefusedException;
 
 /** A reading whose answer lies off the test: it names no time, it plans the next test (EXP-30). */
@@ -19,7 +20,11 @@ final class Beyond {
     private Beyond() {}
 
     /** The test to make next; none where the answer lies on this one. */
-    static Optional<CheckStrip> of(Hung strip, Marks marks) {
+    static Optional<CheckPlan> of(Hung strip, Marks marks) {
+        return next(strip, marks).map(CheckPlan::inOneRow);
+    }
+
+    private static Optional<CheckStrip> next(Hung strip, Marks marks) {
         return of(marks).map(where -> {
             List<ExposureTime> totals = Readings.totals(strip);
             if (totals.size() < 2) {
@@ -52,7 +57,7 @@ final class Beyond {
     /** What to do next; none where the answer lies on this test. */
     static Optional<VerdictView> verdict(Hung strip, Marks marks) {
         return of(marks).map(where -> {
-            CheckStrip next = of(strip, marks).orElseThrow();
+            CheckStrip next = next(strip, marks).orElseThrow();
             ExposureTime centre = strip.carried(next.centre());
             List<ExposureTime> totals = Readings.totals(strip);
             Stops moved = next.centre()
@@ -75,11 +80,11 @@ final class Beyond {
                     List.of("This test got "
                             + Show.seconds(totals.get(0).inSeconds()).replace(" s", "") + " to "
                             + Show.seconds(totals.get(totals.size() - 1).inSeconds()) + ", on record (EXP-30)."),
-                    LightView.of(strip.before().light()),
+                    LightView.of(strip.light()),
                     centre.inSeconds(),
                     centre.inSeconds(),
                     half.inStops(),
-                    new CheckView(next.step().inStops(), next.patches(), "The next test."),
+                    new CheckView(next.step().inStops(), next.patches(), null, "The next test."),
                     null,
                     true);
         });

@@ -18,6 +18,7 @@ import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.decide.DecisionViews.VerdictView;
 import keyslate.server.decide.DecisionViews.Wishes;
 import keyslate.server.rig.LightView;
+import keyslate.server.test.CheckPlan;
 import keyslate.server.web.FieldErrors;
 import keyslate.store.json.Look;
 import keyslate.store.json.Seen;
@@ -62,12 +63,12 @@ class ColourAdviser implements Adviser {
     }
 
     @Override
-    public Optional<CheckStrip> check(Hung strip, Marks marks) {
+    public Optional<CheckPlan> check(Hung strip, Marks marks) {
         return Beyond.of(strip, marks).or(() -> settling(read(strip, evidence(strip, marks))));
     }
 
-    private static Optional<CheckStrip> settling(SlateEvidence.Estimate read) {
-        return CheckStrip.after(read.time(), read.toSettle());
+    private static Optional<CheckPlan> settling(SlateEvidence.Estimate read) {
+        return CheckStrip.after(read.time(), read.toSettle()).map(CheckPlan::inOneRow);
     }
 
     @Override

@@ -9,7 +9,6 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import keyslate.core.colour.CastEvidence.Estimate;
 import keyslate.core.colour.CastEvidence.Judged;
-import keyslate.core.exposure.CheckStrip;
 import keyslate.core.light.Light;
 import keyslate.server.Clocks;
 import keyslate.server.Ids;
@@ -37,6 +36,7 @@ import keyslate.server.sheet.SheetAssembler.OnCord;
 import keyslate.server.slate.SlateService;
 import keyslate.server.slate.SlateViews.SlateView;
 import keyslate.server.subject.Subject;
+import keyslate.server.test.CheckPlan;
 import keyslate.server.web.ConflictException;
 import keyslate.server.web.FieldErrors;
 import keyslate.server.web.NotFoundException;
@@ -95,7 +95,7 @@ public class DecisionService {
 
     /** The verdict that these marks lead to; stores nothing. */
     public VerdictView proposeReading(String sheetId, Marks marks) {
-        Hung strip = database.inSnapshot(() -> strip(sheetId));
+        Hung strip = database.inSnapshot(() -> strip(sheetId)).row(marks.row());
         Marks told = told(strip, marks);
         return AsPatch.with(adviser(strip).reading(strip, told), strip, told);
     }
@@ -129,10 +129,10 @@ public class DecisionService {
     public SlateView read(String sheetId, Reading asked) {
         Marks checked = Readings.checked(required("/marks", asked.marks()));
         return decide(sheetId, required("/taking", asked.taking()), () -> {
-            Hung strip = strip(sheetId);
+            Hung strip = strip(sheetId).row(checked.row());
             Marks marks = told(strip, checked);
             VerdictView verdict = AsPatch.with(adviser(strip).reading(strip, marks), strip, marks);
-            Optional<CheckStrip> check =
+            Optional<CheckPlan> check =
                     asked.taking().answer() == Answer.CHECK ? adviser(strip).check(strip, marks) : Optional.empty();
             return new Decided(strip, Decision.READING, "read", adviser(strip).seen(marks), verdict, check);
         });
@@ -208,7 +208,7 @@ public class DecisionService {
 
     /** A verdict with what it was made from. */
     private record Decided(
-            Hung sheet, String kind, String source, Seen seen, VerdictView verdict, Optional<CheckStrip> check) {}
+            Hung sheet, String kind, String source, Seen seen, VerdictView verdict, Optional<CheckPlan> check) {}
 
     private interface Deciding {
         Decided decide();

@@ -61,8 +61,13 @@ public final class DecisionViews {
     /** So many exposures of what the timer is set to, seconds, and what they give together. */
     public record PressesView(int count, double setSeconds, double seconds) {}
 
-    /** The strip that would settle what a reading leaves open: so many patches about the proposed time, and why. */
-    public record CheckView(double stepStops, int patches, String why) {}
+    /**
+     * The strip that would settle what a reading leaves open: so many patches about the proposed time, and why.
+     *
+     * @param beside light of a second row, where it may turn out to be the one
+     */
+    public record CheckView(
+            double stepStops, int patches, @Nullable LightView beside, String why) {}
 
     /**
      * Marks on a test, in patches from the first (0), halves between two.
@@ -78,6 +83,7 @@ public final class DecisionViews {
      * @param blacksTone the same for the black
      * @param lamp the light it is read by, in the user's words, up to 40 characters
      * @param second whether somebody else looked too and saw it alike
+     * @param row of a test in two rows: which one is read, 1 or 2; the first when left out
      * @param looks looked at several times, each with the marks before hidden: all looks, 2 to 5; the marks are then their means and not taken from the request
      * @param pictured read from a picture of the sheet: where to look; the marks of its tones, with times and limits, are measured and not taken from the request
      */
@@ -93,16 +99,17 @@ public final class DecisionViews {
             @Nullable String blacksTone,
             @Nullable String lamp,
             @Nullable Boolean second,
+            @Nullable Integer row,
             @Nullable List<Look> looks,
             @Nullable Pictured pictured) {
         /** Where the whites hold and the first true black, wet as it comes. */
         public static Marks of(@Nullable Double whites, @Nullable Double blacks) {
-            return new Marks(whites, blacks, null, null, null, null, null, null, null, null, null, null, null);
+            return new Marks(whites, blacks, null, null, null, null, null, null, null, null, null, null, null, null);
         }
 
         /** Where the density is right, wet as it comes. */
         public static Marks right(double at) {
-            return new Marks(null, null, at, null, null, null, null, null, null, null, null, null, null);
+            return new Marks(null, null, at, null, null, null, null, null, null, null, null, null, null, null);
         }
     }
 

@@ -85,33 +85,50 @@ record Evidence(List<Mark> own, List<Other> others) {
                     && on.view().doubt() == null
                     && isComparable(new WayBetween(on.rig(), strip.before()));
             if (counts) {
-                boolean own = on.view().id().equals(strip.id());
-                for (boolean byPicture : new boolean[] {false, true}) {
-                    if (!own || byPicture != (marks.pictured() != null)) {
-                        last(on, byPicture)
-                                .ifPresent(seen -> marks(strip.other(on), Looked.of(seen), whole, blacks)
-                                        .forEach(m -> others.add(new Other(label(on, own, byPicture), m))));
-                    }
+                Hung other = strip.other(on);
+                for (int row = 1; row <= other.rows(); row++) {
+                    others.addAll(others(strip, marks, other, row, whole, blacks));
                 }
             }
         }
         return new Evidence(marks(strip, Looked.of(marks), whole, blacks), others);
     }
 
-    /** The last reading of a sheet in one of the two ways: by eye, or from its picture. */
-    private static Optional<Seen> last(OnCord on, boolean byPicture) {
-        return on.exposed().decisions().stream()
+    /** The last readings of one row of a sheet, but for the one that is being made. */
+    private static List<Other> others(Hung strip, Marks marks, Hung other, int row, Tone whole, boolean blacks) {
+        boolean own = other.id().equals(strip.id()) && row == rowOf(marks.row());
+        List<Other> others = new ArrayList<>();
+        for (boolean byPicture : new boolean[] {false, true}) {
+            if (!own || byPicture != (marks.pictured() != null)) {
+                String label = label(other, row, own, byPicture);
+                last(other, row, byPicture)
+                        .ifPresent(seen -> marks(other.row(row), Looked.of(seen), whole, blacks)
+                                .forEach(m -> others.add(new Other(label, m))));
+            }
+        }
+        return others;
+    }
+
+    /** The last reading of a row in one of the two ways: by eye, or from its picture. */
+    private static Optional<Seen> last(Hung sheet, int row, boolean byPicture) {
+        return sheet.sheet().exposed().decisions().stream()
                 .filter(d -> Decision.READING.equals(d.kind()))
                 .map(Decision::seen)
-                .filter(s -> s.beyond() == null && byPicture == (s.pictured() != null))
+                .filter(s -> s.beyond() == null && byPicture == (s.pictured() != null) && rowOf(s.row()) == row)
                 .reduce((first, last) -> last);
     }
 
-    private static String label(OnCord on, boolean own, boolean byPicture) {
+    private static int rowOf(@Nullable Integer row) {
+        return row == null ? 1 : row;
+    }
+
+    private static String label(Hung sheet, int row, boolean own, boolean byPicture) {
         if (own) {
             return byPicture ? "The picture" : "Your eye";
         }
-        return on.view().label() + (byPicture ? ", by its picture," : "");
+        return sheet.view().label()
+                + (sheet.rows() > 1 ? ", row " + row + "," : "")
+                + (byPicture ? ", by its picture," : "");
     }
 
     /** The same paper under the same lamp, both enlarged or both in contact: else nothing tells how far one stands for the other. */

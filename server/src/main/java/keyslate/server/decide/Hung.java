@@ -4,11 +4,14 @@ import java.util.List;
 import java.util.Objects;
 import keyslate.core.exposure.ApertureTrade;
 import keyslate.core.exposure.PatchPick;
+import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Stops;
 import keyslate.server.rig.Rig;
 import keyslate.server.sheet.SheetAssembler.OnCord;
 import keyslate.server.sheet.SheetViews.SheetView;
+import keyslate.server.web.RefusedException;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A sheet that hangs, with the rig that stood for it and the one that stands now.
@@ -37,6 +40,35 @@ record Hung(OnCord sheet, Rig now, List<OnCord> cord) {
 
     String id() {
         return view().id();
+    }
+
+    /** The light that the print is read in: of one row where it was restricted to that, else of the base exposure. */
+    Light light() {
+        return sheet.patches()
+                .filter(p -> !p.differInLight())
+                .map(p -> p.all().get(0).patch().step().light())
+                .orElseGet(() -> before().light());
+    }
+
+    /** How many rows of patches in different lights it has; 1 as a rule. */
+    int rows() {
+        return sheet.patches().map(p -> p.rows().size()).orElse(1);
+    }
+
+    /**
+     * One of its rows as a sheet of its own; itself where it has but one.
+     *
+     * @param number from 1; none = the first
+     */
+    Hung row(@Nullable Integer number) {
+        int row = number == null ? 1 : number;
+        if (row < 1 || row > rows()) {
+            throw RefusedException.of(
+                    "/marks/row",
+                    "E_RANGE",
+                    rows() == 1 ? "It has one row of patches." : "It has two rows of patches.");
+        }
+        return rows() == 1 ? this : new Hung(sheet.row(row), now, cord);
     }
 
     /** The time that was right on the sheet: on a strip that was read the one that was marked, else what it was exposed with. */

@@ -1,6 +1,7 @@
 package keyslate.server.decide;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -19,12 +20,14 @@ import keyslate.core.reading.NextRecipe;
 import keyslate.core.reading.SlateEvidence;
 import keyslate.core.reading.SlateEvidence.Mark;
 import keyslate.core.reading.SlateEvidence.Tone;
+import keyslate.core.script.LampWay;
 import keyslate.core.test.GuessPlan;
 import keyslate.server.Show;
 import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.decide.DecisionViews.VerdictView;
 import keyslate.server.decide.DecisionViews.Wishes;
 import keyslate.server.rig.LightView;
+import keyslate.server.test.CheckPlan;
 import keyslate.server.web.FieldErrors;
 import keyslate.store.json.Look;
 import keyslate.store.json.Seen;
@@ -54,7 +57,7 @@ class MonoAdviser implements Adviser {
     }
 
     @Override
-    public Optional<CheckStrip> check(Hung strip, Marks marks) {
+    public Optional<CheckPlan> check(Hung strip, Marks marks) {
         return Beyond.of(strip, marks).or(() -> read(strip, marks).check());
     }
 
@@ -75,12 +78,12 @@ class MonoAdviser implements Adviser {
             SlateEvidence.Estimate time,
             SlateEvidence.Estimate kept,
             Optional<Stops> middleMisses,
-            Optional<CheckStrip> check) {}
+            Optional<CheckPlan> check) {}
 
     private Read read(Hung strip, Marks marks) {
         boolean black = strip.now().recipe().naming().blackWanted();
         Evidence evidence = evidence(strip, marks, black);
-        Light now = strip.before().light();
+        Light now = strip.light();
         SlateEvidence said = weighed(strip, evidence, now);
         Tone anchor = said.knows(Tone.WHITES) ? Tone.WHITES : Tone.MIDDLE;
         SlateEvidence.Estimate kept = said.time(anchor, now).orElseThrow();
@@ -95,11 +98,24 @@ class MonoAdviser implements Adviser {
         Optional<Stops> misses = through.time(Tone.MIDDLE, filter)
                 .map(middle -> middle.time().stopsFrom(time.time()))
                 .filter(off -> Math.abs(off.inStops()) > MISSED_STOPS);
-        Stops open = evidence.own(Tone.BLACKS)
+        Stops open = evidence.all().stream()
+                .filter(m -> black && m.tone() == Tone.BLACKS)
                 .map(Mark::limit)
+                .min(Comparator.naturalOrder())
                 .filter(limit -> limit.compareTo(time.toSettle()) > 0)
                 .orElse(time.toSettle());
-        return new Read(evidence, anchor, outcome, filter, time, kept, misses, CheckStrip.after(time.time(), open));
+        Optional<Light> beside = outcome.flatMap(o -> GradeAdvice.beside(filter.toFilter(), o))
+                .map(Light::filter)
+                .filter(l -> strip.now().way() != LampWay.BURNS);
+        return new Read(
+                evidence,
+                anchor,
+                outcome,
+                filter,
+                time,
+                kept,
+                misses,
+                CheckStrip.after(time.time(), open).map(s -> new CheckPlan(s, beside)));
     }
 
     private SlateEvidence weighed(Hung strip, Evidence evidence, Light standing) {
@@ -135,7 +151,7 @@ class MonoAdviser implements Adviser {
             return other.get();
         }
         Read read = read(strip, marks);
-        GradeFilter now = strip.before().light().toFilter();
+        GradeFilter now = strip.light().toFilter();
         List<String> rests = new ArrayList<>(rests(strip, marks, read));
         Words words = read.outcome()
                 .map(outcome -> {

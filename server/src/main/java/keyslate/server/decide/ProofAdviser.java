@@ -3,7 +3,6 @@ package keyslate.server.decide;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import keyslate.core.exposure.CheckStrip;
 import keyslate.core.exposure.PatchPick;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Stops;
@@ -12,6 +11,7 @@ import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.decide.DecisionViews.VerdictView;
 import keyslate.server.decide.DecisionViews.Wishes;
 import keyslate.server.rig.LightView;
+import keyslate.server.test.CheckPlan;
 import keyslate.server.web.FieldErrors;
 import keyslate.store.json.Seen;
 
@@ -39,7 +39,7 @@ final class ProofAdviser implements Adviser {
     }
 
     @Override
-    public Optional<CheckStrip> check(Hung strip, Marks marks) {
+    public Optional<CheckPlan> check(Hung strip, Marks marks) {
         return Beyond.of(strip, marks);
     }
 

@@ -13,6 +13,8 @@ import keyslate.core.tone.NamedTone;
 import keyslate.server.Show;
 import keyslate.server.decide.DecisionViews.CheckView;
 import keyslate.server.decide.DecisionViews.Marks;
+import keyslate.server.rig.LightView;
+import keyslate.server.test.CheckPlan;
 import keyslate.server.tone.Tones;
 import keyslate.server.web.FieldErrors;
 import keyslate.server.web.Texts;
@@ -48,6 +50,7 @@ final class Readings {
                 blacks == null ? null : marks.blacksTone(),
                 marks.lamp(),
                 marks.second(),
+                marks.row(),
                 marks.looks(),
                 marks.pictured());
     }
@@ -72,6 +75,7 @@ final class Readings {
                 blacks,
                 lamp,
                 marks.second(),
+                marks.row(),
                 marks.looks(),
                 marks.pictured());
     }
@@ -154,11 +158,18 @@ final class Readings {
                 + (all ? "every patch." : (patches.size() == 1 ? "patch " : "patches ") + numbers + "."));
     }
 
-    static CheckView check(CheckStrip strip) {
+    static CheckView check(CheckPlan plan) {
+        CheckStrip strip = plan.strip();
         return new CheckView(
                 strip.step().inStops(),
                 strip.patches(),
+                plan.beside().map(LightView::of).orElse(null),
                 "The reading leaves more open than a print shows. A check strip is worth its paper: " + strip.patches()
-                        + " patches, " + Show.stopsApart(strip.step()) + " apart (EXP-29).");
+                        + " patches, " + Show.stopsApart(strip.step()) + " apart (EXP-29)"
+                        + plan.beside()
+                                .map(l -> ", in two rows: " + l.notation()
+                                        + " beside it, which may turn out to be the one")
+                                .orElse("")
+                        + ".");
     }
 }

@@ -42,6 +42,7 @@ final class SeveralLooks {
                 marks.blacksTone(),
                 marks.lamp(),
                 marks.second(),
+                marks.row(),
                 looks,
                 null);
     }

@@ -2,13 +2,13 @@ package keyslate.server.decide;
 
 import java.util.Optional;
 import java.util.OptionalInt;
-import keyslate.core.exposure.CheckStrip;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.server.decide.DecisionViews.PressesView;
 import keyslate.server.decide.DecisionViews.Taking;
 import keyslate.server.decide.DecisionViews.VerdictView;
 import keyslate.server.rig.Rig;
+import keyslate.server.test.CheckPlan;
 import keyslate.server.web.FieldErrors;
 import keyslate.server.web.RefusedException;
 
@@ -20,7 +20,7 @@ import keyslate.server.web.RefusedException;
  * @param overruled whether something else than the verdict is set
  * @param check the strip to plan; none where nothing is left open
  */
-record Taken(Light light, ExposureTime time, OptionalInt presses, boolean overruled, Optional<CheckStrip> check) {
+record Taken(Light light, ExposureTime time, OptionalInt presses, boolean overruled, Optional<CheckPlan> check) {
     private static Taken of(Light light, ExposureTime time, boolean overruled) {
         return new Taken(light, time, OptionalInt.empty(), overruled, Optional.empty());
     }
@@ -30,10 +30,10 @@ record Taken(Light light, ExposureTime time, OptionalInt presses, boolean overru
      *
      * @throws RefusedException at the field that does not fit the verdict
      */
-    static Taken by(Taking taking, VerdictView verdict, Hung sheet, Optional<CheckStrip> check) {
+    static Taken by(Taking taking, VerdictView verdict, Hung sheet, Optional<CheckPlan> check) {
         Light proposed = Light.of(verdict.light().notation());
         ExposureTime time = ExposureTime.ofSeconds(verdict.seconds());
-        Light stood = sheet.before().light();
+        Light stood = sheet.light();
         return switch (taking.answer()) {
             case PROPOSED -> of(proposed, time, false);
             case CHECK ->

@@ -126,6 +126,7 @@ public record RecipeChange(
      * @param share of the picture that one sheet prints, 0.05 to 1
      * @param lights of pieces, in the paper's notation; an empty list goes back to one light and a series
      * @param marks CORNERS, NIPS or ORDER
+     * @param second light of a second row of a strip, or of the right half of one sheet; empty goes back to one light
      */
     public record TestChange(
             @Nullable String kind,
@@ -154,11 +155,12 @@ public record RecipeChange(
             @Nullable List<Double> labels,
             @Nullable Double share,
             @Nullable List<String> lights,
-            @Nullable String marks) {
+            @Nullable String marks,
+            @Nullable String second) {
         /** No change at all. */
         static final TestChange NOTHING = new TestChange(
                 null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-                null, null, null, null, null, null, null, null, null, null);
+                null, null, null, null, null, null, null, null, null, null, null);
     }
 
     /** The local plan: the whole list of areas, or how holds are given (ONE_EXPOSURE or BURSTS). */

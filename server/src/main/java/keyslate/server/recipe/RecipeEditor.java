@@ -3,7 +3,6 @@ package keyslate.server.recipe;
 import java.time.Clock;
 import java.util.Optional;
 import java.util.OptionalInt;
-import keyslate.core.exposure.CheckStrip;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.script.BaseExposure;
@@ -14,6 +13,7 @@ import keyslate.server.Show;
 import keyslate.server.rig.Rig;
 import keyslate.server.rig.Rigs;
 import keyslate.server.subject.Subject;
+import keyslate.server.test.CheckPlan;
 import keyslate.server.test.Strips;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.Recipe.Base;
@@ -97,7 +97,7 @@ public class RecipeEditor {
             Light light,
             ExposureTime time,
             OptionalInt presses,
-            Optional<CheckStrip> check,
+            Optional<CheckPlan> check,
             String source,
             String because) {
         Edit edit = new Edit();
@@ -110,7 +110,8 @@ public class RecipeEditor {
         if (check.isPresent()) {
             edit.say("check strip");
             Recipe taken = follow(now, edit, now.naming(), now.setup(), base, test, now.local());
-            test = Strips.check(rigs.of(taken, subject), check.get());
+            test = Strips.check(
+                    rigs.of(taken, subject), check.get().strip(), check.get().beside());
         }
         return follow(now, edit, now.naming(), now.setup(), base, test, now.local());
     }

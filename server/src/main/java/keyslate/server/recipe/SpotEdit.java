@@ -106,7 +106,7 @@ final class SpotEdit {
     }
 
     static GuessPlan freshGuess(Rig rig, TestPlan before) {
-        return new GuessPlan(Optional.empty(), 1, Optional.empty());
+        return new GuessPlan(Optional.empty(), 1, Optional.empty(), Optional.empty());
     }
 
     static GuessPlan guess(Edit edit, Rig rig, GuessPlan now, TestChange change) {
@@ -118,7 +118,11 @@ final class SpotEdit {
                                 now.share(),
                                 () -> Check.within(
                                         "share of the picture", change.share(), GuessPlan.SMALLEST_SHARE, 1, ""));
-        return new GuessPlan(OpeningsEdit.time(edit, change, now.time()), share, spot(edit, now.spot(), change));
+        return new GuessPlan(
+                OpeningsEdit.time(edit, change, now.time()),
+                share,
+                spot(edit, now.spot(), change),
+                StripEdit.second(edit, rig, now.second(), change));
     }
 
     static PiecesPlan freshPieces(Rig rig, TestPlan before) {
@@ -177,7 +181,7 @@ final class SpotEdit {
         return lights;
     }
 
-    private static boolean reads(Rig rig, Light light) {
+    static boolean reads(Rig rig, Light light) {
         try {
             rig.medium().core().read(light.notation());
             return true;

@@ -1,6 +1,7 @@
 package keyslate.server.recipe;
 
 import java.util.Optional;
+import keyslate.core.light.Light;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.Length;
 import keyslate.core.script.StripDirection;
@@ -26,6 +27,7 @@ final class StripEdit {
                 direction,
                 Length.ofMm(Math.max(Sizes.NARROWEST_MM, Math.floor(room / series.patches()))),
                 usual.breadth(),
+                Optional.empty(),
                 Optional.empty());
     }
 
@@ -48,7 +50,23 @@ final class StripEdit {
                         now.series().patches(),
                         new StripDirection[] {now.direction(), direction}),
                 Sizes.breadth(edit, rig, change.breadthMm(), now.breadth(), direction),
-                place(edit, now.place(), change));
+                place(edit, now.place(), change),
+                second(edit, rig, now.second(), change));
+    }
+
+    /** The light of a second row; that of another kind of paper is dropped when the paper changed. */
+    static Optional<Light> second(Edit edit, Rig rig, Optional<Light> now, TestChange change) {
+        if (change.second() == null) {
+            return now.filter(l -> SpotEdit.reads(rig, l));
+        }
+        if (change.second().isBlank()) {
+            return Optional.empty();
+        }
+        return edit.errors()
+                .check(
+                        "/test/second",
+                        now,
+                        () -> Optional.of(rig.medium().core().read(change.second())));
     }
 
     /** Where a strip lies across the picture; none lets it be placed where it tells most. */

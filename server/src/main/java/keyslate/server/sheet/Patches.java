@@ -1,12 +1,14 @@
 package keyslate.server.sheet;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import keyslate.core.light.Light;
 import keyslate.core.quantity.Stops;
 import keyslate.core.script.ExposureStep;
 import keyslate.core.script.Part;
@@ -157,9 +159,9 @@ public record Patches(List<OnPaper> all) {
 
     /** The numbers of the patches in which a tone lies. */
     public List<Integer> holding(NamedTone tone) {
-        return IntStream.range(0, all.size())
-                .filter(i -> all.get(i).holds(tone))
-                .mapToObj(i -> i + 1)
+        return all.stream()
+                .filter(p -> p.holds(tone))
+                .map(p -> p.patch().number())
                 .toList();
     }
 
@@ -168,12 +170,31 @@ public record Patches(List<OnPaper> all) {
         return differ(all.stream().map(p -> p.patch().step().light()).toList());
     }
 
+    /** The rows of a test that got more than one light on one piece, each with its patches; all in one as a rule. */
+    public List<Patches> rows() {
+        Map<Light, List<OnPaper>> rows = all.stream()
+                .collect(Collectors.groupingBy(p -> p.patch().step().light(), LinkedHashMap::new, Collectors.toList()));
+        boolean inRows = all.stream().allMatch(p -> p.patch().piece() == 1)
+                && rows.values().stream().allMatch(row -> row.size() > 1);
+        return inRows ? rows.values().stream().map(Patches::new).toList() : List.of(this);
+    }
+
+    /** The row that a patch lies in, from 1. */
+    public int row(OnPaper patch) {
+        List<Patches> rows = rows();
+        return IntStream.range(0, rows.size())
+                        .filter(i -> rows.get(i).all().contains(patch))
+                        .findFirst()
+                        .orElseThrow()
+                + 1;
+    }
+
     /** The marks that the test is read by. */
     List<MediumPart.Mark> asks(Rig rig, boolean blackWanted) {
         if (all.size() < 2) {
             return List.of();
         }
-        if (differInLight()) {
+        if (differInLight() && rows().size() == 1) {
             return List.of(MediumPart.PIECE);
         }
         return rig.subject().isProof()
@@ -202,6 +223,8 @@ public record Patches(List<OnPaper> all) {
                             given > 0 ? Stops.ofFactor(given / about).inStops() : NOTHING_STOPS,
                             RectView.of(p.inPicture()),
                             p.patch().piece(),
+                            row(p),
+                            p.patch().step().light().notation(),
                             p.name(),
                             p.mark(),
                             sector(p));

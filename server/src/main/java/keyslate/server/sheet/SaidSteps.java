@@ -41,6 +41,12 @@ final class SaidSteps {
         if (step.cues().contains(Cue.MOVE_PAPER)) {
             spoken.say("move-on");
         }
+        if (step.cues().contains(Cue.OTHER_HALF)) {
+            return spoken.say("other-half").presses(step.presses()).clips();
+        }
+        if (step.place() == 1 && facts.half(step.phases().get(0)) == 1) {
+            return spoken.say("first-half").presses(step.presses()).clips();
+        }
         if (step.burned().isPresent()) {
             spoken.say("burn").areas(List.of(facts.number(step.burned().get())));
         } else if (step.isCovered()) {

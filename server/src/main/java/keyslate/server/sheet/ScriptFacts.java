@@ -24,6 +24,9 @@ final class ScriptFacts {
     /** What the card left free, in the order it was moved. */
     private final List<Part> covers;
 
+    /** The first of them on the other half of the paper; beyond the last where there is none. */
+    private final int otherRowFrom;
+
     private final Test test;
 
     /** For the steps of a whole script; {@code keys} of the areas as they stand on the list. */
@@ -36,6 +39,12 @@ final class ScriptFacts {
                 .filter(p -> !p.isEmpty())
                 .distinct()
                 .toList();
+        this.otherRowFrom = steps.stream()
+                .filter(s -> s.cues().contains(Cue.OTHER_HALF))
+                .findFirst()
+                .flatMap(s -> s.phases().get(0).uncovered())
+                .map(covers::indexOf)
+                .orElse(covers.size());
         this.test = test(steps);
     }
 
@@ -62,9 +71,21 @@ final class ScriptFacts {
         return step.cues().contains(Cue.TAKE_PIECE);
     }
 
-    /** How often the card was moved before. */
+    /** How often the card was moved before, on its row. */
     int moved(Phase phase) {
-        return phase.uncovered().map(covers::indexOf).orElse(0);
+        int moved = phase.uncovered().map(covers::indexOf).orElse(0);
+        return moved < otherRowFrom ? moved : moved - otherRowFrom;
+    }
+
+    /** Whether two halves got different lights: 0 where it is one, else the half that a phase falls on, from 1. */
+    int half(Phase phase) {
+        boolean halves = otherRowFrom < covers.size();
+        return halves ? (phase.uncovered().map(covers::indexOf).orElse(0) < otherRowFrom ? 1 : 2) : 0;
+    }
+
+    /** Whether its halves lie one above the other; else left and right. */
+    boolean halvesAreRows() {
+        return covers.get(0).height() < 1;
     }
 
     /** The number of an area on the list, from 1. */

@@ -49,7 +49,13 @@ public class SheetAssembler {
     }
 
     /** A sheet as it stood when it was begun, with what is shown of it and, where it is a test, its patches. */
-    public record OnCord(ExposedSheet exposed, Rig rig, SheetView view, Optional<Patches> patches) {}
+    public record OnCord(ExposedSheet exposed, Rig rig, SheetView view, Optional<Patches> patches) {
+        /** As if one row of its patches were all there is; from 1. */
+        public OnCord row(int number) {
+            Patches row = patches.orElseThrow().rows().get(number - 1);
+            return new OnCord(exposed, rig, view.withPatches(row.views(rig)), Optional.of(row));
+        }
+    }
 
     /** All sheets of a slate in order; as many queries for forty as for one. */
     public List<OnCord> cord(String slateId, Rig today) {
@@ -146,6 +152,7 @@ public class SheetAssembler {
                 seen.blacksTone(),
                 seen.lamp(),
                 seen.second(),
+                seen.row(),
                 seen.looks(),
                 seen.pictured() != null,
                 d.remark(),

@@ -55,6 +55,8 @@ public final class SheetViews {
      * @param stopsFromMiddle of the series; of pieces of different lights from the time that keeps the print as dark
      * @param place in the picture of the whole test; of a sector the disc
      * @param piece it lies on, from 1
+     * @param row it lies in, from 1: two of different lights on one paper
+     * @param light that fell on it, in the paper's notation
      * @param name what it is called besides its number; empty where nothing but the time differs
      * @param mark how its piece is told from the others, in words
      * @param sector of a wedge; none as a rule
@@ -66,6 +68,8 @@ public final class SheetViews {
             double stopsFromMiddle,
             RectView place,
             int piece,
+            int row,
+            String light,
             String name,
             String mark,
             @Nullable SectorView sector) {}
@@ -84,6 +88,7 @@ public final class SheetViews {
     /**
      * A reading, judgement or acceptance on record.
      *
+     * @param row of a test in two rows: which was read, from 1
      * @param looks all looks of a reading that was made more than once; its marks are their means
      * @param fromPicture whether a reading was measured in a picture
      */
@@ -107,6 +112,7 @@ public final class SheetViews {
             @Nullable String blacksTone,
             @Nullable String lamp,
             @Nullable Boolean second,
+            @Nullable Integer row,
             @Nullable List<Look> looks,
             boolean fromPicture,
             String remark,
@@ -160,6 +166,15 @@ public final class SheetViews {
             String lookedAtStation) {
         /** The same with its summary. */
         SheetView summed(String words) {
+            return with(words, patches);
+        }
+
+        /** The same with a part of its patches. */
+        SheetView withPatches(List<PatchView> other) {
+            return with(summary, other);
+        }
+
+        private SheetView with(String words, List<PatchView> ofPatches) {
             return new SheetView(
                     id,
                     number,
@@ -182,7 +197,7 @@ public final class SheetViews {
                     pictureId,
                     simulatedPicture,
                     practice,
-                    patches,
+                    ofPatches,
                     asks,
                     script,
                     stepsDone,

@@ -142,6 +142,11 @@ public final class StepWords {
                 words.add(pieceTaken(step));
             }
         }
+        if (step.cues().contains(Cue.OTHER_HALF)) {
+            words.add("Card off the " + side(2) + ", over the " + side(1));
+        } else if (step.place() == 1 && facts.half(step.phases().get(0)) == 1) {
+            words.add("Card over the " + side(2));
+        }
         if (step.cues().contains(Cue.MOVE_PAPER)) {
             words.add((facts.around().burns() ? "Card over the window, move" : "Move") + " the paper on to patch "
                     + step.piece());
@@ -229,6 +234,10 @@ public final class StepWords {
     /** How many patches lie under the card: one more with every move; or which one alone does not. */
     private String covered(Phase phase) {
         int moved = facts.moved(phase);
+        int half = facts.half(phase);
+        if (half > 0 && moved == 0) {
+            return Show.capital(side(half));
+        }
         if (facts.test() == ScriptFacts.Test.OPENINGS) {
             return "Patch " + (moved + 1) + " alone free of the card";
         }
@@ -237,6 +246,11 @@ public final class StepWords {
             case 1 -> "Cover patch 1";
             default -> "Cover patches 1 to " + moved;
         };
+    }
+
+    /** Which half of the paper: the first or the second. */
+    private String side(int half) {
+        return facts.halvesAreRows() ? (half == 1 ? "upper row" : "lower row") : half == 1 ? "left half" : "right half";
     }
 
     private String name(String key) {

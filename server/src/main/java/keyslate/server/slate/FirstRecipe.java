@@ -77,7 +77,7 @@ class FirstRecipe {
                 BaseExposure.of(media.of(paper.kind()).core().plainLight(), ANY_TIME),
                 "default",
                 "A plain default: nothing is known yet.");
-        GuessPlan any = new GuessPlan(Optional.empty(), 1, Optional.empty());
+        GuessPlan any = new GuessPlan(Optional.empty(), 1, Optional.empty(), Optional.empty());
         Recipe.Local local = new Recipe.Local(List.of(), LocalWork.Way.ONE_EXPOSURE);
         Recipe bare = new Recipe(Ids.fresh(), slateId, null, now, "new slate", naming, setup, base, any, local);
         Rig rig = rigs.of(bare, subject);

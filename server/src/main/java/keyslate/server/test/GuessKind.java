@@ -36,6 +36,9 @@ final class GuessKind extends TestKind<GuessPlan> {
 
     @Override
     String cannotShow(Rig rig, GuessPlan plan) {
+        if (plan.second().isPresent()) {
+            return "Each half shows its part of the picture alone, and one time.";
+        }
         return "It shows one time: how far off it is only the eye can say, ± " + Show.stopsApart(GuessPlan.JUDGED_TO)
                 + ". Nothing of it tells the contrast.";
     }
@@ -43,12 +46,19 @@ final class GuessKind extends TestKind<GuessPlan> {
     @Override
     String headline(GuessPlan plan, TestScript script) {
         return (plan.share() == 1 ? "One sheet, " : "One piece, ")
-                + Show.seconds(script.patches().get(0).total().inSeconds()) + ".";
+                + Show.seconds(script.patches().get(0).total().inSeconds())
+                + plan.second()
+                        .map(l -> " on the left, " + l.notation() + " for "
+                                + Show.seconds(script.patches().get(1).total().inSeconds()) + " on the right")
+                        .orElse("")
+                + ".";
     }
 
     @Override
     String why(Rig rig, GuessPlan plan, TestScript script) {
-        return "Then say how much more light it needs, or take it as it is.";
+        return plan.second().isPresent()
+                ? "Both halves as dark, each with its contrast. Then say which is right, or that it lies between."
+                : "Then say how much more light it needs, or take it as it is.";
     }
 
     @Override

@@ -151,6 +151,7 @@ public class PlannedTests {
                     p.tooShort(),
                     RectView.of(on.inPicture()),
                     on.patch().piece(),
+                    patches.row(on),
                     on.name(),
                     on.mark(),
                     Patches.sector(on),

@@ -29,7 +29,9 @@ final class StripKind extends TestKind<CoverStripPlan> {
 
     @Override
     String cannotShow(Rig rig, CoverStripPlan plan) {
-        return "Each patch shows another part of the picture: a tone is seen at one time only.";
+        return plan.second().isPresent()
+                ? "Each patch shows another part of the picture, and each row its half of the strip: lay it where a tone runs through both."
+                : "Each patch shows another part of the picture: a tone is seen at one time only.";
     }
 
     @Override
@@ -46,6 +48,24 @@ final class StripKind extends TestKind<CoverStripPlan> {
                 .filter(t -> !rig.crop().within(lie.area()).holds(t.x(), t.y()))
                 .forEach(t -> notes.add("The strip misses “" + t.name() + "”: move it there, or read it elsewhere."));
         return notes;
+    }
+
+    @Override
+    String headline(CoverStripPlan plan, TestScript script) {
+        if (plan.second().isEmpty()) {
+            return super.headline(plan, script);
+        }
+        int inRow = script.patches().size() / 2;
+        TestScript.Patch first = script.patches().get(0);
+        TestScript.Patch below = script.patches().get(inRow);
+        return "Two rows of " + inRow + ": " + first.light().notation() + ", " + fromTo(script, 0, inRow - 1) + "; "
+                + below.light().notation() + ", " + fromTo(script, inRow, 2 * inRow - 1) + ".";
+    }
+
+    private static String fromTo(TestScript script, int first, int last) {
+        return fromTo(
+                script.patches().get(first).total().inSeconds(),
+                script.patches().get(last).total().inSeconds());
     }
 
     @Override

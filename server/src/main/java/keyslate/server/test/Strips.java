@@ -2,6 +2,7 @@ package keyslate.server.test;
 
 import java.util.Optional;
 import keyslate.core.exposure.CheckStrip;
+import keyslate.core.light.Light;
 import keyslate.core.quantity.Length;
 import keyslate.core.quantity.Stops;
 import keyslate.core.script.LampWay;
@@ -47,19 +48,20 @@ public final class Strips {
                 StripDirection.DARK_RIGHT,
                 Length.ofMm(Math.max(LEAST_MM, Math.floor(rig.fit().imageWidth().inMm() / USUAL_PATCHES))),
                 Length.ofMm(Math.max(LEAST_MM, Math.floor(breadth))),
+                Optional.empty(),
                 Optional.empty());
     }
 
-    /** The strip for a negative of which nothing is known (EXP-32); on a timer that is pressed whole stops of one setting reach as far. */
+    /** The strip for a negative of which nothing is known (EXP-32); on a timer that is pressed presses of one setting reach as far. */
     public static CoverStripPlan wide(Rig rig, CoverStripPlan now) {
         if (rig.way() != LampWay.MY_TIMER) {
             return now.as(CheckStrip.first(rig.base()), room(rig, now.direction()));
         }
-        PatchSeries whole = now.series().pressed(PatchSeries.WHOLE_STOPS);
+        PatchSeries far = now.series().pressed(PatchSeries.FAR_PRESSES);
         return now.of(
-                whole,
+                far,
                 Length.ofMm(Math.max(
-                        LEAST_MM, Math.floor(room(rig, now.direction()).inMm() / whole.patches()))));
+                        LEAST_MM, Math.floor(room(rig, now.direction()).inMm() / far.patches()))));
     }
 
     /** Whether a strip is as wide as that. */
@@ -73,16 +75,25 @@ public final class Strips {
                         : stands.step().equals(wanted.step()));
     }
 
-    /** The test that settles what a reading left open: of the kind that stands where it has a series, else a strip. */
-    public static TestPlan check(Rig rig, CheckStrip strip) {
+    /**
+     * The test that settles what a reading left open: in two rows a covered strip, else of the kind that stands where it has a series.
+     *
+     * @param beside light of the second row; none = one row
+     */
+    public static TestPlan check(Rig rig, CheckStrip strip, Optional<Light> beside) {
         TestPlan now = rig.recipe().test();
-        if (now instanceof TestPlan.OfSeries series && !(now instanceof CoverStripPlan) && series.isOfOneLight()) {
+        Optional<Light> second = beside.filter(l -> rig.way() != LampWay.BURNS);
+        if (second.isEmpty()
+                && now instanceof TestPlan.OfSeries series
+                && !(now instanceof CoverStripPlan)
+                && series.isOfOneLight()) {
             return series.of(finer(rig, series.series(), strip), series.patch());
         }
         CoverStripPlan cover = now instanceof CoverStripPlan standing ? standing : usual(rig);
         PatchSeries series = finer(rig, cover.series(), strip);
         double room = room(rig, cover.direction()).inMm();
-        return cover.of(series, Length.ofMm(Math.max(LEAST_MM, Math.floor(room / series.patches()))));
+        return cover.of(series, Length.ofMm(Math.max(LEAST_MM, Math.floor(room / series.patches()))))
+                .inRows(second);
     }
 
     /** The steps of a check; a timer that is pressed gives what presses of one setting come nearest to. */

@@ -60,6 +60,7 @@ public final class TestViews {
      * @param stopsFromCentre of the series; of another light from the time that keeps the print as dark
      * @param place where it falls in the picture of the whole test; of a sector the disc
      * @param piece it lies on, from 1
+     * @param row it lies in, from 1
      * @param name what it is called besides its number; empty where nothing but the time differs
      * @param mark how its piece is told from the others, in words
      * @param sector of a wedge; none as a rule
@@ -75,6 +76,7 @@ public final class TestViews {
             boolean tooShort,
             RectView place,
             int piece,
+            int row,
             String name,
             String mark,
             @Nullable SectorView sector,

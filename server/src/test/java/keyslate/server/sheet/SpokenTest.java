@@ -48,7 +48,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What is said in the dark, and that every word of it was recorded. */
 class SpokenTest {
     private static final Length SIZE = Length.ofMm(40);
-    private static final TestPlan ANY = new GuessPlan(Optional.empty(), 1, Optional.empty());
+    private static final TestPlan ANY = new GuessPlan(Optional.empty(), 1, Optional.empty(), Optional.empty());
     private static final Recipe.Local NO_WORK = new Recipe.Local(List.of(), LocalWork.Way.ONE_EXPOSURE);
     private static final Path VOICE = Path.of("../web");
 

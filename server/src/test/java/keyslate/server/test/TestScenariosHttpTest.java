@@ -43,6 +43,63 @@ class TestScenariosHttpTest extends OnATestSlate {
         }
     }
 
+    /** Grade 2 and 2½ on one strip: each row is read by itself, and both count. */
+    @Test
+    void aStripInTwoRowsIsReadRowByRow() {
+        String slate = slate(frame, grey, 0, Map.of("apertureMark", 8));
+        JsonNode test =
+                plan(slate, Map.of("centreSeconds", 10.0, "stepStops", 0.25, "patches", 5, "second", "grade 3"));
+        assertThat(figures(test.get("patches"), "row"))
+                .containsExactly(1.0, 1.0, 1.0, 1.0, 1.0, 2.0, 2.0, 2.0, 2.0, 2.0);
+        assertThat(test.get("script").get(0).get("before").asString()).isEqualTo("Card over the lower row");
+        JsonNode turn = test.get("script").get(5);
+        assertThat(turn.get("before").asString()).isEqualTo("Set grade 3. Card off the lower row, over the upper row");
+        assertThat(turn.get("said").toString()).contains("other-half");
+        assertThat(turn.get("words").asString()).isEqualTo("Lower row");
+        assertThat(test.get("script").get(7).get("words").asString()).isEqualTo("Cover patches 1 to 2");
+        JsonNode sheet = expose(slate, "STRIP");
+        assertThat(figures(sheet.get("patches"), "row")).hasSize(10).contains(2.0);
+        assertThat(sheet.get("asks").size()).isGreaterThan(1);
+        JsonNode upper = proposal(sheet, Map.of("whitesAt", 2));
+        assertThat(upper.get("seconds").asDouble()).isCloseTo(10, within(0.05));
+        JsonNode lower = proposal(sheet, Map.of("whitesAt", 2, "row", 2));
+        assertThat(lower.get("light").get("notation").asString()).isEqualTo("grade 3");
+        assertThat(lower.get("seconds").asDouble())
+                .isCloseTo(sheet.get("patches").get(7).get("givenSeconds").asDouble(), within(0.05));
+        take(slate, sheet, Map.of("whitesAt", 2));
+        JsonNode both = proposal(sheet, Map.of("whitesAt", 3, "row", 2));
+        assertThat(both.get("restsOn").toString()).contains("Strip 1, row 1, said 10.0 s at grade 2");
+        assertThat(both.get("uncertaintyStops").asDouble())
+                .isLessThan(lower.get("uncertaintyStops").asDouble());
+        take(slate, sheet, Map.of("whitesAt", 3, "row", 2));
+        JsonNode read = http().slate(slate).get("sheets").get(0).get("decisions");
+        assertThat(read.get(1).get("row").asInt()).isEqualTo(2);
+        assertThat(http().post(
+                                "/api/sheets/" + sheet.get("id").asString() + "/readings/proposal",
+                                Map.of("whitesAt", 2, "row", 3))
+                        .pointers())
+                .containsExactly("/marks/row");
+        assertThat(http().edit(slate, "test/second", "grade 7").pointers()).containsExactly("/test/second");
+        plan(slate, Map.of("second", ""));
+        assertThat(http().slate(slate)
+                        .get("standing")
+                        .get("test")
+                        .get("patches")
+                        .size())
+                .isEqualTo(5);
+    }
+
+    /** One sheet, half through grade 2 and half through grade 4, each as dark: which is right, or what lies between. */
+    @Test
+    void halfAndHalfAsksWhichHalfIsRight() {
+        String slate = slate(frame, grey, 0, Map.of("apertureMark", 8));
+        JsonNode test = plan(slate, Map.of("kind", "GUESS", "seconds", 10.0, "second", "grade 4"));
+        assertThat(test.get("script").get(0).get("words").asString()).isEqualTo("Left half");
+        JsonNode sheet = expose(slate, "GUESS");
+        JsonNode verdict = proposal(sheet, Map.of("rightAt", 0.5));
+        assertThat(verdict.get("light").get("notation").asString()).isEqualTo("grade 3");
+    }
+
     /** Between 14 s and 21 s: 17.1 s, ± 0.29 stop, and a check strip is advised. */
     @Test
     void betweenTwoPatchesIsTheGeometricMean() {

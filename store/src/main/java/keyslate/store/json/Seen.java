@@ -22,6 +22,7 @@ import java.util.List;
  * @param blacksTone the same for the black
  * @param lamp the light it was read by, in the user's words
  * @param second whether somebody else looked too and saw it alike
+ * @param row of a test in two rows: which was read, 1 or 2; null = it has but one
  * @param looks of a reading that was made several times, each with the marks before hidden: all of them; the marks are then their means
  * @param pictured of a reading from a picture: what was measured in it
  */
@@ -43,11 +44,12 @@ public record Seen(
         String blacksTone,
         String lamp,
         Boolean second,
+        Integer row,
         List<Look> looks,
         Pictured pictured) {
     public static final Seen NOTHING = new Seen(
             null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-            null);
+            null, null);
 
     public static Seen cast(double magenta, double yellow, String way, double densityStops) {
         return new Seen(
@@ -58,6 +60,7 @@ public record Seen(
                 yellow,
                 way,
                 densityStops,
+                null,
                 null,
                 null,
                 null,
@@ -83,6 +86,7 @@ public record Seen(
                 null,
                 darkerStops,
                 harderGrades,
+                null,
                 null,
                 null,
                 null,

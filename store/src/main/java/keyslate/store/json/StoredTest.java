@@ -46,6 +46,7 @@ import org.jspecify.annotations.Nullable;
  * @param share of the picture that one sheet prints, 0.05 to 1
  * @param lights of pieces, in the paper's notation; empty = one light and a series
  * @param marks how pieces are told apart: CORNERS, NIPS or ORDER
+ * @param second light of a second row of a strip, or of the right half of one sheet; null = one light
  */
 public record StoredTest(
         String kind,
@@ -70,7 +71,8 @@ public record StoredTest(
         @Nullable List<Double> labels,
         @Nullable Double share,
         @Nullable List<String> lights,
-        @Nullable String marks) {
+        @Nullable String marks,
+        @Nullable String second) {
     /** The kind of a covered strip. */
     public static final String STRIP = "STRIP";
 
@@ -84,6 +86,7 @@ public record StoredTest(
         if (plan instanceof CoverStripPlan strip) {
             Draft draft = new Draft(STRIP).series(strip.series());
             draft.place = strip.place().orElse(null);
+            draft.second = strip.second().map(Light::notation).orElse(null);
             return draft.strip(strip.direction(), strip.patch(), strip.breadth())
                     .done();
         }
@@ -115,6 +118,7 @@ public record StoredTest(
             Draft draft = new Draft(GUESS).spot(guess.spot());
             draft.seconds = guess.time().map(ExposureTime::inSeconds).orElse(null);
             draft.share = guess.share();
+            draft.second = guess.second().map(Light::notation).orElse(null);
             return draft.done();
         }
         PiecesPlan pieces = (PiecesPlan) plan;
@@ -133,7 +137,8 @@ public record StoredTest(
      */
     public TestPlan toCore() {
         return switch (kind) {
-            case STRIP -> new CoverStripPlan(toSeries(), toDirection(), mm(patchMm), mm(breadthMm), optional(place));
+            case STRIP ->
+                new CoverStripPlan(toSeries(), toDirection(), mm(patchMm), mm(breadthMm), optional(place), toSecond());
             case SAME_SPOT -> new SameSpotPlan(toSeries(), toDirection(), mm(patchMm), mm(breadthMm), toSpot());
             case OPENINGS ->
                 new OpeningsPlan(
@@ -151,7 +156,7 @@ public record StoredTest(
                         time(seconds),
                         mm(patchMm),
                         toSpot());
-            case GUESS -> new GuessPlan(time(seconds), given("share", share), toSpot());
+            case GUESS -> new GuessPlan(time(seconds), given("share", share), toSpot(), toSecond());
             case PIECES ->
                 new PiecesPlan(
                         toSeries(),
@@ -162,6 +167,10 @@ public record StoredTest(
                         toSpot());
             default -> throw new IllegalArgumentException("there is no test of the kind " + kind);
         };
+    }
+
+    private Optional<Light> toSecond() {
+        return optional(second).map(Light::of);
     }
 
     private PatchSeries toSeries() {
@@ -232,6 +241,7 @@ public record StoredTest(
         private @Nullable Double share;
         private @Nullable List<String> lights;
         private @Nullable String marks;
+        private @Nullable String second;
 
         Draft(String kind) {
             this.kind = kind;
@@ -286,7 +296,8 @@ public record StoredTest(
                     labels,
                     share,
                     lights,
-                    marks);
+                    marks,
+                    second);
         }
     }
 }

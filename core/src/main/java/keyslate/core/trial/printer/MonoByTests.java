@@ -1,6 +1,7 @@
 package keyslate.core.trial.printer;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleSupplier;
@@ -87,6 +88,8 @@ public final class MonoByTests {
     private Light light = Light.filter(GradeFilter.G2);
     private ApertureMark mark = REFERENCE;
     private ExposureTime base = GUESS;
+    /** The filter on the other side of the exact grade, for a second row. */
+    private Optional<Light> beside = Optional.empty();
 
     private MonoByTests(TestTable table, Kind kind) {
         this.table = table;
@@ -125,24 +128,21 @@ public final class MonoByTests {
                         SIZE,
                         Optional.empty());
             case WEDGE -> new WedgePlan(WedgeDisc.USUAL, Optional.empty(), SIZE, Optional.empty());
-            case GUESS -> new GuessPlan(Optional.empty(), 1, Optional.empty());
-            case PRESSES -> cover(wide.pressed(PatchSeries.WHOLE_STOPS));
+            case GUESS -> new GuessPlan(Optional.empty(), 1, Optional.empty(), Optional.empty());
+            case PRESSES -> cover(wide.pressed(PatchSeries.FAR_PRESSES));
         };
     }
 
     private static CoverStripPlan cover(PatchSeries series) {
-        return new CoverStripPlan(series, StripDirection.DARK_RIGHT, SIZE, SIZE, Optional.empty());
+        return new CoverStripPlan(series, StripDirection.DARK_RIGHT, SIZE, SIZE, Optional.empty(), Optional.empty());
     }
 
-    /** What settles it: of the same kind where it has steps of its own to give, else a strip. */
+    /** What settles it: a covered strip, in two rows where another filter may be the one. */
     private TestPlan check(CheckStrip strip) {
         PatchSeries series = PatchSeries.stops(strip.step(), 2, strip.patches());
-        return switch (kind) {
-            case SAME_SPOT -> new SameSpotPlan(series, StripDirection.DARK_RIGHT, SIZE, SIZE, Optional.empty());
-            case PIECES -> new PiecesPlan(series, List.of(), PieceMarks.Way.CORNERS, SIZE, SIZE, Optional.empty());
-            case PRESSES -> cover(series.pressed(PatchSeries.FINE_PRESSES));
-            default -> cover(series);
-        };
+        boolean pressed = kind == Kind.PRESSES;
+        return cover(pressed ? series.pressed(PatchSeries.FINE_PRESSES) : series)
+                .inRows(beside);
     }
 
     private TestRig rig() {
@@ -154,7 +154,10 @@ public final class MonoByTests {
                 TimerSteps.tenths(),
                 lag(),
                 Settings.SEEN,
-                (time, to) -> time);
+                (time, to) -> weighed(to)
+                        .time(Tone.WHITES, to, printedIn())
+                        .orElseThrow()
+                        .time());
     }
 
     private static LampLag lag() {
@@ -179,24 +182,37 @@ public final class MonoByTests {
                     }
                 })
                 .patches();
-        List<Given> given = patches.stream().map(this::given).toList();
         if (plan instanceof GuessPlan) {
-            return sheet(patches.get(0), given.get(0));
+            return sheet(patches.get(0), given(patches.get(0)));
         }
+        List<Light> rows =
+                patches.stream().map(p -> p.step().light()).distinct().toList();
+        for (Light row : rows) {
+            Optional<CheckStrip> beyond = read(
+                    row,
+                    patches.stream().filter(p -> p.step().light().equals(row)).toList());
+            if (beyond.isPresent() && row.equals(light)) {
+                base = beyond.get().centre();
+                return Optional.of(plan instanceof TestPlan.OfSeries ? check(beyond.get()) : plan);
+            }
+        }
+        return advised();
+    }
+
+    /** Reads a strip, or one row of it; the strip that follows where the answer lies off it. */
+    private Optional<CheckStrip> read(Light row, List<SheetPatches.Patch> patches) {
+        List<Given> given = patches.stream().map(this::given).toList();
         List<ExposureTime> totals = patches.stream()
                 .map(p -> ExposureTime.ofSeconds(p.receivedSeconds()))
                 .toList();
-        Looks whites = looks(() -> table.whites(light.toFilter(), given));
+        Looks whites = looks(() -> table.whites(row.toFilter(), given));
         if (Marks.beyond(whites.place(), totals.size())) {
-            CheckStrip beyond = CheckStrip.beyond(totals, whites.place() > 0);
-            base = beyond.centre();
-            return Optional.of(plan instanceof TestPlan.OfSeries ? check(beyond) : plan);
+            return Optional.of(CheckStrip.beyond(totals, whites.place() > 0));
         }
-        see(Tone.WHITES, whites, patches, totals);
-        Looks blacks =
-                looks(() -> Math.max(-0.5, Math.min(totals.size() - 0.5, table.blacks(light.toFilter(), given))));
-        see(Tone.BLACKS, blacks, patches, totals);
-        return advised();
+        see(Tone.WHITES, row, whites, patches, totals);
+        Looks blacks = looks(() -> Math.max(-0.5, Math.min(totals.size() - 0.5, table.blacks(row.toFilter(), given))));
+        see(Tone.BLACKS, row, blacks, patches, totals);
+        return Optional.empty();
     }
 
     private Optional<TestPlan> sheet(SheetPatches.Patch patch, Given given) {
@@ -210,14 +226,14 @@ public final class MonoByTests {
         return new Looks(DoubleStream.generate(eye).limit(LOOKS).boxed().toList());
     }
 
-    private void see(Tone tone, Looks looks, List<SheetPatches.Patch> patches, List<ExposureTime> totals) {
+    private void see(Tone tone, Light row, Looks looks, List<SheetPatches.Patch> patches, List<ExposureTime> totals) {
         double place = looks.place();
         PatchPick pick = Marks.at(place, totals.size());
         boolean end = pick.weight() == 0 && (pick.index() == 0 || pick.index() == totals.size() - 1);
         Stops half = pick.uncertaintyOn(totals);
         seen.add(new Seen(
                 tone,
-                light,
+                row,
                 pick.timeOn(totals),
                 looks.limit(end ? half.times(AT_AN_END) : half),
                 patches.get((int) Math.round(place < 0 ? 0 : Math.min(patches.size() - 1, place)))
@@ -276,18 +292,19 @@ public final class MonoByTests {
     private Optional<TestPlan> advised() {
         SlateEvidence said = weighed(light);
         ExposureTime now = said.time(Tone.WHITES, light).orElseThrow().time();
-        Light next = said.between(Tone.BLACKS, Tone.WHITES)
-                .map(d -> GradeAdvice.forRange(PAPER, light.toFilter(), now, GradedLights.neededRange(d)))
-                .map(o -> Light.filter(GradeAdvice.goingOn(light.toFilter(), o)))
+        Optional<GradeAdvice.Outcome> outcome = said.between(Tone.BLACKS, Tone.WHITES)
+                .map(d -> GradeAdvice.forRange(PAPER, light.toFilter(), now, GradedLights.neededRange(d)));
+        Light next = outcome.map(o -> Light.filter(GradeAdvice.goingOn(light.toFilter(), o)))
                 .orElse(light);
+        beside = outcome.flatMap(o -> GradeAdvice.beside(next.toFilter(), o)).map(Light::filter);
         SlateEvidence.Estimate time =
                 weighed(next).time(Tone.WHITES, next, printedIn()).orElseThrow();
         light = next;
         base = time.time();
         Stops open = seen.stream()
                 .filter(s -> s.tone() == Tone.BLACKS)
-                .reduce((first, last) -> last)
                 .map(Seen::limit)
+                .min(Comparator.naturalOrder())
                 .filter(limit -> limit.compareTo(time.toSettle()) > 0)
                 .orElse(time.toSettle());
         return CheckStrip.after(base, open).map(this::check);

@@ -1,0 +1,136 @@
+package keyslate.core.test;
+
+import static keyslate.core.test.TestPlans.HARD;
+import static keyslate.core.test.TestPlans.LAG;
+import static keyslate.core.test.TestPlans.LIGHT;
+import static keyslate.core.test.TestPlans.rig;
+import static keyslate.core.test.TestPlans.seconds;
+import static keyslate.core.test.TestPlans.strip;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Optional;
+import keyslate.core.light.Light;
+import keyslate.core.quantity.Length;
+import keyslate.core.quantity.QuantityException;
+import keyslate.core.script.Cue;
+import keyslate.core.script.ExposureStep;
+import keyslate.core.script.LampWay;
+import keyslate.core.script.Part;
+import keyslate.core.script.SheetPatches;
+import keyslate.core.script.StripDirection;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Two lights on one paper; grade 4 takes twice the time here. */
+class SecondRowTest {
+    private static List<SheetPatches.Patch> patches(TestScript script) {
+        return SheetPatches.of(script.steps(), LAG, s -> s.receivedSeconds(LAG)).patches();
+    }
+
+    @ParameterizedTest
+    @EnumSource(StripDirection.class)
+    void everyPatchIsAsDarkAsTheOneBesideItInTheOtherRow(StripDirection direction) {
+        CoverStripPlan plan = new CoverStripPlan(
+                strip(5, 0.5).series(),
+                direction,
+                Length.ofMm(24),
+                Length.ofMm(60),
+                Optional.empty(),
+                Optional.of(HARD));
+        TestScript script = plan.script(seconds(10), rig(LampWay.SWITCHED));
+        List<SheetPatches.Patch> patches = patches(script);
+        assertThat(patches).hasSize(10);
+        assertThat(patches.stream().map(p -> p.step().light()).distinct()).containsExactly(LIGHT, HARD);
+        for (int i = 0; i < 5; i++) {
+            SheetPatches.Patch first = patches.get(i);
+            SheetPatches.Patch second = patches.get(5 + i);
+            assertThat(second.receivedSeconds() / first.receivedSeconds()).isCloseTo(2, within(0.05));
+            Part beside = direction.isAlong()
+                    ? new Part(first.place().left(), 0.5, first.place().width(), 0.5)
+                    : new Part(0.5, first.place().top(), 0.5, first.place().height());
+            assertThat(second.place().left()).isCloseTo(beside.left(), within(1e-9));
+            assertThat(second.place().top()).isCloseTo(beside.top(), within(1e-9));
+            assertThat(second.place().height()).isCloseTo(beside.height(), within(1e-9));
+            assertThat(script.patches().get(i).total().inSeconds()).isCloseTo(first.plannedSeconds(), within(1e-6));
+        }
+    }
+
+    @Test
+    void theLightIsChangedAndTheCardMovedOnceBetweenTheRows() {
+        TestScript script = strip(3, 0.5).inRows(Optional.of(HARD)).script(seconds(10), rig(LampWay.MY_TIMER));
+        List<ExposureStep> between = script.steps().stream()
+                .filter(s -> s.cues().contains(Cue.OTHER_HALF))
+                .toList();
+        assertThat(between).hasSize(1);
+        assertThat(between.get(0).cues()).containsExactly(Cue.CHANGE_LIGHT, Cue.SET_TIMER, Cue.OTHER_HALF);
+        assertThat(script.steps().stream().map(ExposureStep::place)).isSorted().doesNotHaveDuplicates();
+    }
+
+    @Test
+    void aSeriesOfItsOwnIsCarriedToo() {
+        CoverStripPlan own = strip(3, 0.5)
+                .of(
+                        new PatchSeries(
+                                PatchSeries.Kind.OWN_TIMES,
+                                Optional.empty(),
+                                strip(3, 0.5).series().step(),
+                                2,
+                                3,
+                                List.of(seconds(4), seconds(7), seconds(16)),
+                                PatchSeries.HALF_STOPS,
+                                Optional.empty()),
+                        Length.ofMm(20))
+                .inRows(Optional.of(HARD));
+        assertThat(patches(own.script(seconds(10), rig(LampWay.SWITCHED))).stream()
+                        .skip(3)
+                        .map(p -> Math.round(p.receivedSeconds())))
+                .containsExactly(8L, 14L, 32L);
+    }
+
+    @Test
+    void oneSheetIsLaidHalfAndHalf() {
+        GuessPlan plan = new GuessPlan(Optional.empty(), 1, Optional.empty(), Optional.of(HARD));
+        List<SheetPatches.Patch> halves = patches(plan.script(seconds(10), rig(LampWay.SWITCHED)));
+        assertThat(halves.stream().map(SheetPatches.Patch::place))
+                .containsExactly(new Part(0, 0, 0.5, 1), new Part(0.5, 0, 0.5, 1));
+        assertThat(halves.stream().map(p -> Math.round(p.receivedSeconds()))).containsExactly(10L, 20L);
+    }
+
+    @ParameterizedTest
+    @EnumSource(
+            value = LampWay.class,
+            names = {"SWITCHED", "MY_TIMER"})
+    void twoRowsOfOneLightAreRefused(LampWay way) {
+        CoverStripPlan plan = strip(3, 0.5).inRows(Optional.of(LIGHT));
+        assertThatThrownBy(() -> plan.script(seconds(10), rig(way)))
+                .isInstanceOf(QuantityException.class)
+                .hasMessageContaining("same light");
+    }
+
+    @Test
+    void aLampThatBurnsAllTheTimeIsRefusedWithTheWayOut() {
+        CoverStripPlan plan = strip(3, 0.5).inRows(Optional.of(HARD));
+        assertThatThrownBy(() -> plan.script(seconds(10), rig(LampWay.BURNS)))
+                .isInstanceOf(QuantityException.class)
+                .hasMessageContaining("two strips");
+    }
+
+    @Test
+    void piecesOfDifferentLightsKeepTheirOrder() {
+        PiecesPlan plan = new PiecesPlan(
+                strip(3, 0.5).series(),
+                List.of(HARD, LIGHT),
+                PieceMarks.Way.ORDER,
+                Length.ofMm(20),
+                Length.ofMm(20),
+                Optional.empty());
+        List<Light> lights = patches(plan.script(seconds(10), rig(LampWay.SWITCHED))).stream()
+                .map(p -> p.step().light())
+                .toList();
+        assertThat(lights).containsExactly(HARD, LIGHT);
+    }
+}
