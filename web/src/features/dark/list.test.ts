@@ -32,6 +32,11 @@ describe("the list before the dark", () => {
     expect(words.some((w) => w.startsWith("Colour gloss"))).toBe(true);
   });
 
+  it("asks for another negative that may still be in the carrier", () => {
+    const other = "Roll 15, frame 4 was enlarged last: take it out of the carrier.";
+    expect(asked(listOf({ ...slate({}), otherNegative: other }, script))).toContain(other);
+  });
+
   it("asks for the equipment's own things once a session", () => {
     const own = listOf(slate({}), script).find((i) => i.words.startsWith("Cellar"));
     expect(own?.always).toBe(false);

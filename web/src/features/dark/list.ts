@@ -27,7 +27,9 @@ export function listOf(slate: SlateView, script: readonly Step[]): Item[] {
       words: `${setup.paperName}, ${setup.paperBatch}; box shut after`,
       always: first || changed.has("paper"),
     },
-    ...(slate.otherBox === undefined ? [] : [{ words: slate.otherBox, always: true }]),
+    ...[slate.otherBox, slate.otherNegative].flatMap((words) =>
+      words === undefined ? [] : [{ words, always: true }],
+    ),
     ...(boxed
       ? [
           {

@@ -92,7 +92,9 @@ function listOf(slate: SlateView): Item[] {
       `${medium.lightName}: ${(slate.local.script[0]?.light ?? base.light).notation}, covering the beam; ${contact ? "red filter in until the glass lies" : "red filter out"}`,
     ),
     of("paper", `Box shut after the sheet is out: ${setup.paperName}, ${setup.paperBatch}`),
-    ...(slate.otherBox === undefined ? [] : [{ words: slate.otherBox, always: true }]),
+    ...[slate.otherBox, slate.otherNegative].flatMap((words) =>
+      words === undefined ? [] : [{ words, always: true }],
+    ),
     once("Floor clear. Eyes off the lamp; it is hot"),
     ...slate.byHand.map(once),
   ];

@@ -30,6 +30,7 @@ const DRAWN: Record<Drawing, (full?: number) => React.ReactNode> = {
       ))}
     </>
   ),
+  bath: () => <path d="M16 26h88M20 26l10 44h60l10-44M27 40h66" />,
   easel: () => <path d="M18 18h84v48H18zM30 18v48M18 28h84M90 28v38M30 58h60" />,
   carrier: () => <path d="M16 34h88v14H16zM42 34v14M78 34v14M104 38h12" />,
   filters: () => <path d="M24 14h44v36H24zM34 22h44v36H34zM44 30h44v36H44z" />,

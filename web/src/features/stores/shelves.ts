@@ -25,7 +25,17 @@ export interface Thing {
 }
 
 export type Drawing =
-  "enlarger" | "lens" | "paper" | "easel" | "carrier" | "filters" | "drum" | "light" | "room" | "screen";
+  | "enlarger"
+  | "lens"
+  | "paper"
+  | "bath"
+  | "easel"
+  | "carrier"
+  | "filters"
+  | "drum"
+  | "light"
+  | "room"
+  | "screen";
 
 export interface ShelfOf {
   key: string;
@@ -228,6 +238,46 @@ export function shelvesOf(stores: Stores): ShelfOf[] {
             sheetsLeft: p.counted ? Math.round(10 * p.sheetsLeft) / 10 : undefined,
           },
           constants: p.constants,
+        })),
+    },
+    {
+      key: "bath",
+      title: "Baths",
+      one: "bath",
+      path: "baths",
+      drawing: "bath",
+      facts: [
+        NAME,
+        {
+          name: "process",
+          label: "For",
+          as: "choice",
+          options: [
+            { value: "MONOCHROME", label: "monochrome" },
+            { value: "COLOUR", label: "colour" },
+          ],
+          first: "MONOCHROME",
+        },
+        { name: "capacityM2", label: "Paper it can take", as: "number", unit: "m²" },
+        { name: "usedM2", label: "Taken so far", as: "number", unit: "m²" },
+        { name: "leastSeconds", label: "White light after, 0 as usual", as: "number", unit: "s", more: true },
+        { name: "mixedNow", label: "Mixed anew just now", as: "yes", more: true },
+      ],
+      things: (s) =>
+        s.baths.map((b) => ({
+          id: b.id,
+          name: b.name,
+          lines: [
+            `${String(Math.round(100 * b.usedShare))} % used, ${String(b.sheetsLeft)} sheets of 20 × 25 left`,
+            ...(b.leastSeconds === undefined ? [] : [`white light after ${String(b.leastSeconds)} s in it`]),
+          ],
+          values: {
+            ...b,
+            usedM2: Math.round(1000 * b.usedM2) / 1000,
+            leastSeconds: b.leastSeconds ?? 0,
+            mixedNow: false,
+          },
+          constants: [],
         })),
     },
     shelf("EASEL", "Easels", "easel", "easel", [

@@ -121,15 +121,16 @@ function DarkEnd({ slate, edit }: SlateContext) {
 function Second({ slate, edit, label }: SlateContext & { label: string }) {
   const { plan, besideLights } = slate.test;
   const second = plan.second ?? "";
-  const lights = new Set([...besideLights, ...(second === "" ? [] : [second])]);
+  const known = slate.medium.lights.length > 0 ? slate.medium.lights : besideLights;
+  const lights = new Set([...known, ...(second === "" ? [] : [second])]);
   lights.delete(slate.base.light.notation);
   return (
     <Choice
       label={label}
       value={second}
       options={[
-        { value: "", label: "the same light" },
-        ...[...lights].map((light) => ({ value: light, label: light })),
+        { value: "", label: "the same" },
+        ...[...lights].map((light) => ({ value: light, label: light.replace("grade ", "") })),
       ]}
       error={edit.error?.at("/test/second")}
       onChange={(light) => edit.mutate({ test: { second: light } })}

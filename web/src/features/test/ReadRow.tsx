@@ -18,8 +18,9 @@ export function ReadRow(props: SlateContext & { strip: SheetView; switcher: Reac
   const lies = (strip.patches[0]?.place.height ?? 1) < 1 ? ["Upper", "Lower"] : ["Left", "Right"];
   const ways = rows.map((r) => ({
     value: String(r),
-    label: `${lies[r - 1] ?? ""} row, ${lightOfRow(strip, r)}${isRead(r) ? "" : ", not read"}`,
+    label: `${lies[r - 1] ?? ""} row, ${lightOfRow(strip, r)}`,
   }));
+  const unread = rows.filter((r) => !isRead(r)).map((r) => `the ${(lies[r - 1] ?? "").toLowerCase()} one`);
   return (
     <ReadTest
       key={row}
@@ -29,7 +30,11 @@ export function ReadRow(props: SlateContext & { strip: SheetView; switcher: Reac
       switcher={
         <>
           {props.switcher}
-          <Ways label="Row (R)" value={String(row)} ways={ways} onChange={(r) => setRow(Number(r))} />
+          <Ways label="Row" value={String(row)} ways={ways} onChange={(r) => setRow(Number(r))} />
+          <p className="note">
+            <kbd>R</kbd> goes to the other row.{" "}
+            {unread.length > 0 ? `Not read yet: ${unread.join(" and ")}.` : "Both are read, and both count."}
+          </p>
         </>
       }
     />

@@ -54,7 +54,7 @@ export function ReadTest(props: SlateContext & { strip: SheetView; row?: RowOfTw
   const [asked, setAsked] = useState<Asked>();
   const [taps, setTaps] = useState<Tapped>({ field: kinds[0]?.field ?? "moreStops" });
   const [takenAs, setTakenAs] = useState<Asked>();
-  const measured = useMeasured(strip, asked);
+  const measured = useMeasured(strip, asked, props.row?.number);
   const pictured = asked !== undefined && measured.data ? measured.data : undefined;
   const turn = () => setAsked((now) => now && pictured && turnedIn(now, pictured));
   const canMeasure = strip.pictureId !== undefined && isOfOneLight(strip);

@@ -60,16 +60,16 @@ function toggled(spots: readonly Place[], at: Place): Place[] {
 }
 
 /** What the picture of a test says. */
-export function useMeasured(sheet: SheetView, asked: Asked | undefined) {
+export function useMeasured(sheet: SheetView, asked: Asked | undefined, row: number | undefined) {
   return useQuery<PictureView, Problem>({
-    queryKey: ["pictured", sheet.id, sheet.pictureId, asked],
+    queryKey: ["pictured", sheet.id, sheet.pictureId, asked, row],
     enabled: asked !== undefined,
     placeholderData: keepPreviousData,
     retry: false,
     queryFn: () =>
       unwrap(
         api.POST("/api/sheets/{id}/readings/picture", {
-          params: { path: { id: sheet.id } },
+          params: { path: { id: sheet.id }, query: { ...(row !== undefined && { row }) } },
           body: asked ?? {},
         }),
       ).catch((error: unknown) => {

@@ -37,6 +37,11 @@ export const SHELF_CALLS = {
     change: (id: string, body: Schemas["PaperAsked"]) =>
       unwrap(api.PATCH("/api/stores/papers/{id}", { params: { path: { id } }, body })),
   },
+  baths: {
+    add: (body: Schemas["BathAsked"]) => unwrap(api.POST("/api/stores/baths", { body })),
+    change: (id: string, body: Schemas["BathAsked"]) =>
+      unwrap(api.PATCH("/api/stores/baths/{id}", { params: { path: { id } }, body })),
+  },
   things: {
     add: (body: Schemas["ThingAsked"]) => unwrap(api.POST("/api/stores/things", { body })),
     change: (id: string, body: Schemas["ThingAsked"]) =>

@@ -3,11 +3,9 @@ package keyslate.server.bench;
 import java.time.Clock;
 import keyslate.core.medium.Colour;
 import keyslate.core.medium.Monochrome;
-import keyslate.core.process.BathCapacity;
 import keyslate.server.Clocks;
 import keyslate.server.Ids;
 import keyslate.server.backup.BackupService;
-import keyslate.server.bench.BenchViews.BathView;
 import keyslate.server.bench.BenchViews.BenchView;
 import keyslate.server.bench.BenchViews.FirstStart;
 import keyslate.server.bench.BenchViews.Head;
@@ -20,7 +18,6 @@ import keyslate.server.stores.StoresViews.StoresView;
 import keyslate.server.web.ConflictException;
 import keyslate.server.web.FieldErrors;
 import keyslate.store.Database;
-import keyslate.store.bench.Bath;
 import keyslate.store.bench.Enlarger;
 import keyslate.store.bench.Lens;
 import keyslate.store.bench.Paper;
@@ -102,7 +99,7 @@ public class BenchService {
             return new BenchView(
                     first.slates(),
                     first.moreSlates(),
-                    stores.baths().stream().map(BenchService::view).toList(),
+                    shelves.baths(),
                     shelves.papers(),
                     Clocks.now(clock),
                     practice,
@@ -188,19 +185,5 @@ public class BenchService {
                 "",
                 "",
                 null);
-    }
-
-    private static BathView view(Bath b) {
-        double left = Math.max(0, b.capacityM2() - b.usedM2());
-        return new BathView(
-                b.id(),
-                b.name(),
-                b.process(),
-                b.mixedAt(),
-                b.capacityM2(),
-                b.usedM2(),
-                b.usedM2() / b.capacityM2(),
-                (int) Math.floor(BathCapacity.sheets8x10(left) + 1e-9),
-                b.leastSeconds());
     }
 }

@@ -2,6 +2,7 @@ package keyslate.server.bench;
 
 import java.util.List;
 import keyslate.server.slate.SlateViews.SlateCard;
+import keyslate.server.stores.StoresViews.BathView;
 import keyslate.server.stores.StoresViews.PaperView;
 import org.jspecify.annotations.Nullable;
 
@@ -29,22 +30,6 @@ public final class BenchViews {
             boolean empty,
             int putAway,
             @Nullable String backupProblem) {}
-
-    /**
-     * A bath with the share of its capacity that is used.
-     *
-     * @param leastSeconds how long paper lies in it before white light is safe; left out, as is usual
-     */
-    public record BathView(
-            String id,
-            String name,
-            String process,
-            String mixedAt,
-            double capacityM2,
-            double usedM2,
-            double usedShare,
-            int sheetsLeft,
-            @Nullable Double leastSeconds) {}
 
     /** Which darkroom: the practice one, or one's own. */
     public record DarkroomChoice(boolean practice) {}

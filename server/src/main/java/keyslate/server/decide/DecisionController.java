@@ -12,11 +12,13 @@ import keyslate.server.decide.DecisionViews.Wishes;
 import keyslate.server.scan.ScanViews.PictureView;
 import keyslate.server.slate.SlateViews.SlateView;
 import keyslate.store.json.Pictured;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Readings of strips, judgements of colour and of prints, acceptance. A proposal stores nothing. */
@@ -36,8 +38,11 @@ class DecisionController {
 
     /** A picture of a test, measured: patches, densities, and the time of each tone that is asked for; nothing is stored. */
     @PostMapping("/api/sheets/{id}/readings/picture")
-    PictureView measure(@PathVariable String id, @RequestBody Pictured asked) {
-        return decisions.measure(id, asked);
+    PictureView measure(
+            @PathVariable String id,
+            @RequestBody Pictured asked,
+            @RequestParam(required = false) @Nullable Integer row) {
+        return decisions.measure(id, asked, row);
     }
 
     /** Takes a reading of a strip down, and what was taken of the verdict. */

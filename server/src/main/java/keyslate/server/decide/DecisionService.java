@@ -105,9 +105,9 @@ public class DecisionService {
         return FromPicture.marks(pictures, strip, SeveralLooks.together(strip, marks));
     }
 
-    /** A picture of a test, measured; stores nothing. */
-    public PictureView measure(String sheetId, Pictured asked) {
-        Hung strip = database.inSnapshot(() -> strip(sheetId));
+    /** A picture of a test, or of one row of it, measured; stores nothing. */
+    public PictureView measure(String sheetId, Pictured asked, @Nullable Integer row) {
+        Hung strip = database.inSnapshot(() -> strip(sheetId)).row(row);
         return pictures.read(strip.sheet(), asked);
     }
 

@@ -64,6 +64,7 @@ public class SlateAssembler {
     private final ByHand byHand;
     private final Previews previews;
     private final Tones tones;
+    private final NegativeInCarrier carrier;
     private final Media media;
     /** The small negatives of what this thread is assembling for: decoded before the transaction began. */
     private final ThreadLocal<Map<String, Optional<Negative>>> decoded = new ThreadLocal<>();
@@ -84,6 +85,7 @@ public class SlateAssembler {
             ByHand byHand,
             Previews previews,
             Tones tones,
+            NegativeInCarrier carrier,
             Media media) {
         this.slates = slates;
         this.recipes = recipes;
@@ -100,6 +102,7 @@ public class SlateAssembler {
         this.byHand = byHand;
         this.previews = previews;
         this.tones = tones;
+        this.carrier = carrier;
         this.media = media;
     }
 
@@ -186,6 +189,7 @@ public class SlateAssembler {
                         : Differences.between(cord.get(cord.size() - 1).rig(), rig),
                 byHand.lines(rig.medium().isExposedInFullDark()),
                 otherBox(rig, cord),
+                carrier.another(rig).orElse(null),
                 NextStep.of(slate, rig, cord, kinds),
                 basisView(rig.subject(), basis),
                 previews.key(rig, basis),

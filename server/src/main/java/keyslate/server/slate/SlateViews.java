@@ -78,6 +78,7 @@ public final class SlateViews {
      *
      * @param geometry what follows from size, lens and opening
      * @param otherBox that the last test that was read is of another box than the one that stands, in a sentence; none where it is not
+     * @param otherNegative that another negative may still be in the carrier, in a sentence; none where it is not
      * @param byHand what of the equipment is looked at by hand once an evening, in words
      * @param previewKey names what the preview shows: the same key, the same picture
      */
@@ -95,6 +96,7 @@ public final class SlateViews {
             List<Difference> differences,
             List<String> byHand,
             @Nullable String otherBox,
+            @Nullable String otherNegative,
             NextStepView next,
             PreviewBasisView previewBasis,
             String previewKey,

@@ -3,6 +3,7 @@ package keyslate.server.stores;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.Arrays;
+import java.util.List;
 import java.util.function.DoubleFunction;
 import java.util.stream.Collectors;
 import keyslate.core.exposure.ApertureMark;
@@ -11,12 +12,14 @@ import keyslate.core.quantity.QuantityException;
 import keyslate.core.script.LampWay;
 import keyslate.server.Ids;
 import keyslate.server.medium.Media;
+import keyslate.server.stores.StoresViews.BathAsked;
 import keyslate.server.stores.StoresViews.EnlargerAsked;
 import keyslate.server.stores.StoresViews.LensAsked;
 import keyslate.server.stores.StoresViews.PaperAsked;
 import keyslate.server.stores.StoresViews.PiecesView;
 import keyslate.server.web.FieldErrors;
 import keyslate.server.web.Texts;
+import keyslate.store.bench.Bath;
 import keyslate.store.bench.Enlarger;
 import keyslate.store.bench.Lens;
 import keyslate.store.bench.Paper;
@@ -39,6 +42,10 @@ final class EquipmentChecks {
     private static final int LONGEST_SURFACE = 40;
     private static final double LEAST_PIECE_MM = 10;
     private static final int MOST_PIECES = 10_000;
+    private static final double LEAST_CAPACITY_M2 = 0.01;
+    private static final double MOST_CAPACITY_M2 = 1000;
+    private static final double SHORTEST_BATH_SECONDS = 5;
+    private static final double LONGEST_BATH_SECONDS = 3600;
     private static final String DEFAULT = "default";
 
     private final Media media;
@@ -107,6 +114,64 @@ final class EquipmentChecks {
                 ? before == null || asked.focalMm() != null ? focal : before.coversMm()
                 : number(errors, "/coversMm", "longest diagonal", asked.coversMm(), null, 5, 1000);
         return new Lens(before == null ? Ids.fresh() : before.id(), name, focal, open, smallest, perStop, covers);
+    }
+
+    /** The kind of paper it is for. */
+    private String kind(FieldErrors errors, String pointer, @Nullable String kind) {
+        if (kind == null || !media.knows(kind)) {
+            errors.add(pointer, "E_SHAPE", "Choose one of these.");
+        }
+        return kind == null ? "" : kind;
+    }
+
+    /** A bath; one that is new stands last in the row of its process. */
+    Bath bath(FieldErrors errors, @Nullable Bath before, List<Bath> row, String now, BathAsked asked) {
+        String process = asked.process() == null && before != null
+                ? before.process()
+                : kind(errors, "/process", asked.process());
+        boolean fresh = before == null || Boolean.TRUE.equals(asked.mixedNow());
+        double capacity = number(
+                errors,
+                "/capacityM2",
+                "capacity",
+                asked.capacityM2(),
+                before == null ? null : before.capacityM2(),
+                LEAST_CAPACITY_M2,
+                MOST_CAPACITY_M2);
+        double stood = fresh ? 0 : before.usedM2();
+        double used = asked.usedM2() == null || Boolean.TRUE.equals(asked.mixedNow())
+                ? stood
+                : errors.check(
+                        "/usedM2",
+                        stood,
+                        () -> Check.within("used area", asked.usedM2(), 0, MOST_CAPACITY_M2, "square metres"));
+        Double least = asked.leastSeconds();
+        Double kept = least == null
+                ? before == null ? null : before.leastSeconds()
+                : least == 0
+                        ? null
+                        : errors.check(
+                                "/leastSeconds",
+                                least,
+                                () -> Check.within(
+                                        "least time", least, SHORTEST_BATH_SECONDS, LONGEST_BATH_SECONDS, "s"));
+        int place = before == null
+                ? 1
+                        + row.stream()
+                                .filter(b -> b.process().equals(process))
+                                .mapToInt(Bath::place)
+                                .max()
+                                .orElse(0)
+                : before.place();
+        return new Bath(
+                before == null ? Ids.fresh() : before.id(),
+                place,
+                process,
+                name(errors, asked.name(), before == null ? null : before.name()),
+                fresh ? now : before.mixedAt(),
+                capacity,
+                used,
+                kept);
     }
 
     private static double mark(

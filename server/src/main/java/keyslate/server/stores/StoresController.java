@@ -1,5 +1,6 @@
 package keyslate.server.stores;
 
+import keyslate.server.stores.StoresViews.BathAsked;
 import keyslate.server.stores.StoresViews.ConstantAsked;
 import keyslate.server.stores.StoresViews.EnlargerAsked;
 import keyslate.server.stores.StoresViews.LensAsked;
@@ -73,6 +74,19 @@ class StoresController {
     /** Changes what is said of a box, or counts it anew. */
     @PatchMapping("/papers/{id}")
     StoresView change(@PathVariable String id, @RequestBody PaperAsked asked) {
+        return stores.change(id, asked);
+    }
+
+    /** Adds a bath. */
+    @PostMapping("/baths")
+    @ResponseStatus(HttpStatus.CREATED)
+    StoresView add(@RequestBody BathAsked asked) {
+        return stores.add(asked);
+    }
+
+    /** Changes a bath, or mixes it anew. */
+    @PatchMapping("/baths/{id}")
+    StoresView change(@PathVariable String id, @RequestBody BathAsked asked) {
         return stores.change(id, asked);
     }
 

@@ -8,10 +8,13 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import keyslate.core.exposure.ApertureMark;
+import keyslate.core.process.BathCapacity;
 import keyslate.core.quantity.Check;
 import keyslate.server.Clocks;
 import keyslate.server.Ids;
 import keyslate.server.medium.Media;
+import keyslate.server.stores.StoresViews.BathAsked;
+import keyslate.server.stores.StoresViews.BathView;
 import keyslate.server.stores.StoresViews.ConstantAsked;
 import keyslate.server.stores.StoresViews.ConstantView;
 import keyslate.server.stores.StoresViews.EnlargerAsked;
@@ -32,6 +35,7 @@ import keyslate.server.web.FieldErrors;
 import keyslate.server.web.NotFoundException;
 import keyslate.server.web.Texts;
 import keyslate.store.Database;
+import keyslate.store.bench.Bath;
 import keyslate.store.bench.BoxRepository;
 import keyslate.store.bench.Constant;
 import keyslate.store.bench.ConstantRepository;
@@ -112,6 +116,7 @@ public class StoresService {
                 enlargers,
                 lensViews,
                 papers,
+                baths(),
                 things,
                 stores.retired().stream()
                         .map(r -> new RetiredView(r.id(), r.name(), r.shelf(), r.retiredAt()))
@@ -125,6 +130,11 @@ public class StoresService {
                 (int) all.stream().filter(c -> c.id() != null).count(),
                 suggestions.of(stores.enlargers(), lenses, found).orElse(null),
                 practice);
+    }
+
+    /** The baths alone, for the Bench. */
+    public List<BathView> baths() {
+        return stores.baths().stream().map(StoresService::view).toList();
     }
 
     /** The boxes alone, for the Bench. */
@@ -166,6 +176,15 @@ public class StoresService {
     StoresView change(String id, PaperAsked asked) {
         Paper before = stores.paper(id).orElseThrow(NotFoundException.of("paper"));
         return checked(errors -> checks.paper(errors, before, asked), stores::put);
+    }
+
+    StoresView add(BathAsked asked) {
+        return checked(errors -> checks.bath(errors, null, stores.baths(), Clocks.now(clock), asked), stores::add);
+    }
+
+    StoresView change(String id, BathAsked asked) {
+        Bath before = stores.bath(id).orElseThrow(NotFoundException.of("bath"));
+        return checked(errors -> checks.bath(errors, before, stores.baths(), Clocks.now(clock), asked), stores::put);
     }
 
     /** Stores what was asked once every field of it can be taken. */
@@ -318,6 +337,20 @@ public class StoresService {
             change.run();
             return shelves();
         });
+    }
+
+    private static BathView view(Bath b) {
+        double left = Math.max(0, b.capacityM2() - b.usedM2());
+        return new BathView(
+                b.id(),
+                b.name(),
+                b.process(),
+                b.mixedAt(),
+                b.capacityM2(),
+                b.usedM2(),
+                b.usedM2() / b.capacityM2(),
+                (int) Math.floor(BathCapacity.sheets8x10(left) + 1e-9),
+                b.leastSeconds());
     }
 
     private static EnlargerView view(Enlarger e, List<ConstantView> constants) {

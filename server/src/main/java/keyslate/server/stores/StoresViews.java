@@ -10,6 +10,7 @@ public final class StoresViews {
     /**
      * The shelves.
      *
+     * @param baths in the order they stand in the row
      * @param things easels, carriers, filters, drums, machines and lights
      * @param units in which lengths and temperatures are shown
      * @param retired the last one first
@@ -21,6 +22,7 @@ public final class StoresViews {
             List<EnlargerView> enlargers,
             List<LensView> lenses,
             List<PaperView> papers,
+            List<BathView> baths,
             List<ThingView> things,
             List<RetiredView> retired,
             Units units,
@@ -230,6 +232,39 @@ public final class StoresViews {
             @Nullable Integer reserveSheets,
             @Nullable String openedOn,
             @Nullable Double sheetPrice) {}
+
+    /**
+     * A bath with the share of its capacity that is used.
+     *
+     * @param leastSeconds how long paper lies in it before white light is safe; left out, as is usual
+     */
+    public record BathView(
+            String id,
+            String name,
+            String process,
+            String mixedAt,
+            double capacityM2,
+            double usedM2,
+            double usedShare,
+            int sheetsLeft,
+            @Nullable Double leastSeconds) {}
+
+    /**
+     * A bath to be added or changed.
+     *
+     * @param process MONOCHROME or COLOUR
+     * @param capacityM2 the paper area it can take, 0.01 to 1000 square metres
+     * @param usedM2 what it has taken
+     * @param leastSeconds how long paper lies in it before white light is safe, 5 to 3600; 0 = as is usual
+     * @param mixedNow whether it was mixed anew: nothing is used of it then
+     */
+    public record BathAsked(
+            @Nullable String name,
+            @Nullable String process,
+            @Nullable Double capacityM2,
+            @Nullable Double usedM2,
+            @Nullable Double leastSeconds,
+            @Nullable Boolean mixedNow) {}
 
     /**
      * Another thing to be added or changed; its kind stays.

@@ -219,6 +219,55 @@ class StoresHttpTest extends ApplicationTest {
         retire(id);
     }
 
+    /** The fixer's least time is the bath's; one that is mixed anew has taken nothing. */
+    @Test
+    void aBathIsEnteredUsedMixedAnewAndPutAway() {
+        JsonNode made = shelf(
+                http().post(
+                                "/api/stores/baths",
+                                Map.of(
+                                        "name",
+                                        "Second fixer",
+                                        "process",
+                                        "MONOCHROME",
+                                        "capacityM2",
+                                        2.0,
+                                        "leastSeconds",
+                                        75))
+                        .json(),
+                "baths",
+                "Second fixer");
+        String id = made.get("id").asString();
+        assertThat(made.get("leastSeconds").asDouble()).isEqualTo(75);
+        JsonNode used = shelf(
+                http().patch("/api/stores/baths/" + id, Map.of("usedM2", 1.0)).json(), "baths", "Second fixer");
+        assertThat(used.get("usedShare").asDouble()).isEqualTo(0.5);
+        JsonNode fresh = shelf(
+                http().patch("/api/stores/baths/" + id, Map.of("mixedNow", true, "leastSeconds", 0))
+                        .json(),
+                "baths",
+                "Second fixer");
+        assertThat(fresh.get("usedM2").asDouble()).isZero();
+        assertThat(fresh.hasNonNull("leastSeconds")).isFalse();
+        assertThat(http().post(
+                                "/api/stores/baths",
+                                Map.of(
+                                        "name",
+                                        "",
+                                        "process",
+                                        "SEPIA",
+                                        "capacityM2",
+                                        0,
+                                        "usedM2",
+                                        -1,
+                                        "leastSeconds",
+                                        2))
+                        .pointers())
+                .containsExactlyInAnyOrder("/name", "/process", "/capacityM2", "/usedM2", "/leastSeconds");
+        retire(id);
+        assertThat(http().get("/api/bench").text()).doesNotContain("Second fixer");
+    }
+
     @Test
     void otherThingsKeepTheFactsOfTheirKind() {
         Answer easel = http().post(

@@ -22,7 +22,7 @@ public final class StoresRepository {
     private static final String THING = "SELECT id, kind, name, facts, added_at, retired_at FROM thing";
     private static final String IN_USE = " WHERE retired_at IS NULL";
     /** Tables of which a row is retired and never deleted. */
-    private static final List<String> SHELVES = List.of("enlarger", "lens", "paper", "thing");
+    private static final List<String> SHELVES = List.of("enlarger", "lens", "paper", "bath", "thing");
 
     private static final String BATH =
             "SELECT id, place, process, name, mixed_at, capacity_m2, used_m2, least_seconds FROM bath";
@@ -46,7 +46,11 @@ public final class StoresRepository {
     }
 
     public List<Bath> baths() {
-        return all(Bath.class, BATH + " ORDER BY process DESC, place");
+        return all(Bath.class, BATH + IN_USE + " ORDER BY process DESC, place");
+    }
+
+    public Optional<Bath> bath(String id) {
+        return one(Bath.class, BATH + " WHERE id = ?", id);
     }
 
     public Optional<Enlarger> enlarger(String id) {
@@ -98,6 +102,13 @@ public final class StoresRepository {
                         + " :strengthLog10, lag_seconds = :lagSeconds, lag_source = :lagSource, column_mm = :columnMm,"
                         + " column_source = :columnSource WHERE id = :id",
                 enlarger);
+    }
+
+    public void put(Bath bath) {
+        insert(
+                "UPDATE bath SET place = :place, process = :process, name = :name, mixed_at = :mixedAt, capacity_m2 = :capacityM2,"
+                        + " used_m2 = :usedM2, least_seconds = :leastSeconds WHERE id = :id",
+                bath);
     }
 
     public void put(Lens lens) {
@@ -223,7 +234,7 @@ public final class StoresRepository {
     /** Adds the area of a processed sheet to every bath of its process. */
     public void useBaths(String process, double squareMetres) {
         database.sql()
-                .sql("UPDATE bath SET used_m2 = used_m2 + ? WHERE process = ?")
+                .sql("UPDATE bath SET used_m2 = used_m2 + ? WHERE process = ? AND retired_at IS NULL")
                 .params(squareMetres, process)
                 .update();
     }

@@ -107,6 +107,16 @@ public final class SheetRepository {
         return sheets("state = ? ORDER BY begun_at", Sheet.EXPOSING);
     }
 
+    /** The last sheet that was enlarged under an enlarger, whatever its slate. */
+    public Optional<Sheet> lastEnlargedUnder(String enlargerId) {
+        return sheets(
+                        "id = (SELECT sheet.id FROM sheet JOIN recipe ON recipe.id = sheet.recipe_id WHERE recipe.enlarger_id = ?"
+                                + " AND recipe.contact IS NULL ORDER BY sheet.begun_at DESC LIMIT 1)",
+                        enlargerId)
+                .stream()
+                .findFirst();
+    }
+
     /** The proof sheets accepted last, on any roll from any enlarger; the newest first. */
     public List<Sheet> acceptedProofs(int most) {
         return sheets(

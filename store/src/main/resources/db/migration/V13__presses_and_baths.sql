@@ -6,3 +6,6 @@ ALTER TABLE recipe ADD COLUMN presses INTEGER NOT NULL DEFAULT 1 CHECK (presses 
 UPDATE recipe SET presses = presses_before;
 ALTER TABLE recipe DROP COLUMN presses_before;
 CREATE TRIGGER recipe_stays BEFORE UPDATE ON recipe BEGIN SELECT RAISE(ABORT, 'a recipe is never changed, a new one follows it'); END;
+
+-- A bath is put away like anything else on the shelves.
+ALTER TABLE bath ADD COLUMN retired_at TEXT;
