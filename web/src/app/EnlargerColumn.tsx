@@ -52,10 +52,14 @@ export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<Reci
       </Part>
       <Handle
         at={at.filter}
-        label={slate.medium.lightName}
+        label={base.parts.length > 1 ? "Two filters" : slate.medium.lightName}
         value={
           <span className="part-value large">
-            <LightName light={base.light} large />
+            {base.parts.length > 1 ? (
+              base.parts.map((p) => p.light.notation.replace("grade ", "")).join(" and ")
+            ) : (
+              <LightName light={base.light} large />
+            )}
           </span>
         }
         differs={differs("light")}
@@ -88,8 +92,8 @@ export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<Reci
         at={at.base}
         label="Base exposure"
         value={
-          <span className="part-value huge">
-            {seconds(base.seconds)}
+          <span className={base.parts.length > 1 ? "part-value large" : "part-value huge"}>
+            {base.parts.map((p) => seconds(p.seconds)).join(" + ")}
             <small>s</small>
           </span>
         }

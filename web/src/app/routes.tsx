@@ -52,6 +52,12 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import("../features/test/TestPage")).TestPage }),
           },
           {
+            path: "contrast",
+            lazy: async () => ({
+              Component: (await import("../features/contrast/ContrastPage")).ContrastPage,
+            }),
+          },
+          {
             path: "colour",
             lazy: async () => ({ Component: (await import("../features/colour/ColourPage")).ColourPage }),
           },

@@ -14,6 +14,7 @@ import keyslate.server.backup.BackupViews;
 import keyslate.server.bench.BenchViews;
 import keyslate.server.calculation.Calculates;
 import keyslate.server.calibration.CalibrationViews;
+import keyslate.server.contrast.ContrastViews;
 import keyslate.server.cutting.CuttingViews;
 import keyslate.server.decide.DecisionViews;
 import keyslate.server.local.LocalViews;
@@ -55,6 +56,7 @@ import org.springframework.web.bind.annotation.RestController;
 @TestConfiguration
 class ApiDescription {
     private static final List<Class<?>> HOLDERS = List.of(
+            ContrastViews.class,
             BackupViews.class,
             BenchViews.class,
             classNamed("keyslate.server.calculation.CalculationViews"),

@@ -70,7 +70,11 @@ public final class SplitExposure {
 
     /** CON-09: the pair that is worth a single grade and time; refused when one of the two would be negative. */
     public Pair of(Grade grade, ExposureTime time) {
-        FilterLight single = paper.lightAt(grade);
+        return of(paper.lightAt(grade), time);
+    }
+
+    /** CON-09 for any light. */
+    public Pair of(FilterLight single, ExposureTime time) {
         double blue = time.inSeconds() * Math.pow(10, single.blueLog());
         double green = time.inSeconds() * Math.pow(10, single.greenLog());
         double bs = Math.pow(10, soft.blueLog());

@@ -1,6 +1,7 @@
 package keyslate.core.contrast;
 
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import keyslate.core.numeric.Bisection;
@@ -152,6 +153,22 @@ public final class VariableContrastPaper {
     /** {@link #lightAt} for a filter of the set, kept once computed. */
     public synchronized FilterLight lightThrough(GradeFilter filter) {
         return filters.computeIfAbsent(filter, f -> lightAt(f.grade()));
+    }
+
+    /** So many seconds received through a filter. */
+    public record Given(GradeFilter filter, double seconds) {}
+
+    /** CON-08: all the light of several exposures as if it were one second of one light. */
+    public FilterLight together(List<Given> given) {
+        double blue = 0;
+        double green = 0;
+        for (Given part : given) {
+            FilterLight light = lightThrough(part.filter());
+            blue += part.seconds() * Math.pow(10, light.blueLog());
+            green += part.seconds() * Math.pow(10, light.greenLog());
+        }
+        return new FilterLight(
+                Math.log10(Check.positive("light", blue, "")), Math.log10(Check.positive("light", green, "")));
     }
 
     /** log10 of the time for a net density at a grade, in the paper's own unit of light. */

@@ -25,6 +25,7 @@ import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.FilterShift;
 import keyslate.core.quantity.Stops;
+import keyslate.core.script.BaseExposure;
 
 /** Chromogenic paper for colour negatives, through the dials of a colour head. */
 public final class Colour implements Medium {
@@ -88,6 +89,12 @@ public final class Colour implements Medium {
     }
 
     /** COL-04, the layers weighed as the eye does. */
+    /** Of one part: a pack is one light. */
+    @Override
+    public BaseExposure.Part asOne(BaseExposure base) {
+        return base.main();
+    }
+
     @Override
     public double timeFactor(Light from, Light to) {
         return filters.timeFactor(from.toPack(), to.toPack(), FilterSet.Weights.VISUAL, 0, 0);

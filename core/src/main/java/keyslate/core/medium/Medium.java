@@ -14,6 +14,7 @@ import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterShift;
 import keyslate.core.quantity.Stops;
+import keyslate.core.script.BaseExposure;
 
 /** What the kind of a paper decides; a new kind is one more of these. */
 public interface Medium {
@@ -38,6 +39,9 @@ public interface Medium {
      * @throws keyslate.core.quantity.QuantityException for a light this paper is not printed with
      */
     Light read(String notation);
+
+    /** A base exposure through one light: itself where it is of one part, else what comes nearest to its parts together. */
+    BaseExposure.Part asOne(BaseExposure base);
 
     /** The factor of time from one light to another that keeps the print as dark: a light tone, or the neutral. */
     double timeFactor(Light from, Light to);

@@ -9,6 +9,7 @@ import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.GradeScale;
 import keyslate.core.contrast.MixedBurn;
 import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.contrast.VariableContrastPaper.FilterLight;
 import keyslate.core.darkroom.ColourRaster;
 import keyslate.core.darkroom.Look;
 import keyslate.core.darkroom.MonoModel;
@@ -24,6 +25,7 @@ import keyslate.core.quantity.FilterShift;
 import keyslate.core.quantity.Grade;
 import keyslate.core.quantity.Stops;
 import keyslate.core.reading.NextRecipe;
+import keyslate.core.script.BaseExposure;
 
 /** Variable-contrast paper through the filters of a set. */
 public final class Monochrome implements Medium {
@@ -65,6 +67,28 @@ public final class Monochrome implements Medium {
     @Override
     public Light read(String notation) {
         return Light.filter(Light.of(notation).toFilter());
+    }
+
+    /** CON-08: the filter nearest to the grade that the parts are worth, with the time that keeps a light tone. */
+    @Override
+    public BaseExposure.Part asOne(BaseExposure base) {
+        if (!base.isSplit()) {
+            return base.main();
+        }
+        FilterLight together = paper.together(base.parts().stream()
+                .map(p -> new VariableContrastPaper.Given(
+                        p.light().toFilter(), p.time().inSeconds()))
+                .toList());
+        double range = Math.max(
+                GradeScale.isoRangeOf(GradeFilter.G5.grade()),
+                Math.min(GradeScale.isoRangeOf(GradeFilter.G00.grade()), paper.isoRange(together.ratio())));
+        GradeFilter filter = GradeFilter.nearest(GradeScale.gradeOf(range));
+        FilterLight light = paper.lightThrough(filter);
+        double log = paper.logBlueFor(NextRecipe.HELD_NET, light.ratio())
+                - light.blueLog()
+                - paper.logBlueFor(NextRecipe.HELD_NET, together.ratio())
+                + together.blueLog();
+        return new BaseExposure.Part(Light.filter(filter), ExposureTime.ofSeconds(Math.pow(10, log)));
     }
 
     /** CON-05 at the light tone that is held from grade to grade. */

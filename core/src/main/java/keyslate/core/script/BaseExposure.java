@@ -34,12 +34,31 @@ public record BaseExposure(List<Part> parts, int presses) {
         return new BaseExposure(List.of(new Part(light, time)), presses);
     }
 
+    /** Two lights one after another, given in as many presses; both parts count, and neither is left out. */
+    public BaseExposure split(Part first, Part second) {
+        return new BaseExposure(List.of(first, second), presses);
+    }
+
+    /** Every part so many times as long. */
+    public BaseExposure times(double factor) {
+        return new BaseExposure(
+                parts.stream()
+                        .map(p -> new Part(p.light(), p.time().times(factor)))
+                        .toList(),
+                presses);
+    }
+
+    /** Whether it is given through more than one light. */
+    public boolean isSplit() {
+        return parts.size() > 1;
+    }
+
     /** The same light given in so many presses, 1 to {@value #MOST_PRESSES}; refused as a count beyond that. */
     public BaseExposure inPresses(int count) {
         return new BaseExposure(parts, count);
     }
 
-    /** The part that holds and the dials refer to; today the only one. */
+    /** The part that tests are made about, and burns in the base's own light: the first one. */
     public Part main() {
         return parts.get(0);
     }

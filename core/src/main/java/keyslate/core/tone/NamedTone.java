@@ -1,5 +1,6 @@
 package keyslate.core.tone;
 
+import keyslate.core.darkroom.Negative;
 import keyslate.core.quantity.Check;
 import keyslate.core.script.Part;
 
@@ -30,6 +31,15 @@ public record NamedTone(String name, double x, double y, ToneWish wish, double w
      */
     public static NamedTone of(String name, double x, double y, ToneWish wish, double ownNet) {
         return new NamedTone(name, x, y, wish, wish == ToneWish.OWN ? ownNet : wish.net());
+    }
+
+    /** Its density on the film, of the first plane; the whole frame is given. */
+    public double densityOn(Negative negative) {
+        Part part = part();
+        return negative.cropped(part.left(), part.top(), part.width(), part.height())
+                .reducedTo(1)
+                .firstPlane()
+                .samples()[0];
     }
 
     /** The part of the frame it is taken from. */

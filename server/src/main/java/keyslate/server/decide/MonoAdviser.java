@@ -20,6 +20,7 @@ import keyslate.core.reading.NextRecipe;
 import keyslate.core.reading.SlateEvidence;
 import keyslate.core.reading.SlateEvidence.Mark;
 import keyslate.core.reading.SlateEvidence.Tone;
+import keyslate.core.script.BaseExposure;
 import keyslate.core.script.LampWay;
 import keyslate.core.test.GuessPlan;
 import keyslate.server.Show;
@@ -285,12 +286,19 @@ class MonoAdviser implements Adviser {
                         MOST_GRADES,
                         ""));
         errors.throwIfAny();
-        GradeFilter now = print.before().light().toFilter();
-        NextRecipe next = NextRecipe.after(paper, now, print.before().base(), Stops.of(darker), harder);
+        // Two parts stay two where the contrast is right, and are taken as one filter where it is not.
+        boolean asOne = harder != 0;
+        BaseExposure.Part stood =
+                asOne ? print.before().one() : print.before().exposure().main();
+        GradeFilter now = stood.light().toFilter();
+        NextRecipe next = NextRecipe.after(paper, now, stood.time(), Stops.of(darker), harder);
         ExposureTime time = print.carried(next.time());
         List<String> rests = new ArrayList<>();
-        rests.add(print.view().label() + ": "
-                + Show.seconds(print.before().base().inSeconds()) + " at grade " + now.label() + ", on record.");
+        rests.add(print.view().label() + ": " + print.before().exposureInWords() + ", on record.");
+        if (asOne && print.before().exposure().isSplit()) {
+            rests.add("Worth " + stood.light().notation() + ", "
+                    + Show.seconds(stood.time().inSeconds()) + " as one filter (CON-08); a split again at Contrast.");
+        }
         if (darker != 0) {
             rests.add((darker > 0 ? "Darker by " : "Lighter by ") + Show.stopsApart(Stops.of(darker))
                     + ", your judgement.");

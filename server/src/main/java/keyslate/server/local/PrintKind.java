@@ -65,7 +65,9 @@ public class PrintKind implements SheetKind {
 
     @Override
     public String summary(Rig rig, SheetView sheet) {
-        return Show.seconds(sheet.baseSeconds()) + ", " + sheet.light().notation();
+        return rig.exposure().isSplit()
+                ? rig.exposureInWords()
+                : Show.seconds(sheet.baseSeconds()) + ", " + sheet.light().notation();
     }
 
     @Override
@@ -83,9 +85,7 @@ public class PrintKind implements SheetKind {
         }
         return new NextStepView(
                 station(),
-                "Expose the next " + (proof ? "proof" : "print") + ": "
-                        + standing.light().notation() + ", "
-                        + Show.seconds(standing.base().inSeconds()) + ".",
+                "Expose the next " + (proof ? "proof" : "print") + ": " + standing.exposureInWords() + ".",
                 standing.recipe().local().areas().isEmpty()
                         ? "Changed since " + label + "."
                         : inWords(standing.recipe().local()),

@@ -23,6 +23,7 @@ public class Media {
     private static final Station CHOOSE = new Station("1", "choose", "Choose", "dry");
     private static final Station SET_UP = new Station("2", "setup", "Set up", "dry");
     private static final Station TEST = new Station("3", "test", "Test", "dark");
+    private static final Station CONTRAST = new Station("4", "contrast", "Contrast", "dark");
     private static final Station COLOUR = new Station("4", "colour", "Colour", "dark");
     private static final Station SHAPE = new Station("5", "shape", "Shape", "dark");
     private static final Station PRINT = new Station("6", "print", "Print", "wet");
@@ -49,7 +50,7 @@ public class Media {
         this.parts = Stream.of(
                         new MediumPart(
                                 new Monochrome(paper),
-                                List.of(CHOOSE, SET_UP, TEST, SHAPE, PRINT, JUDGE, KEEP),
+                                List.of(CHOOSE, SET_UP, TEST, CONTRAST, SHAPE, PRINT, JUDGE, KEEP),
                                 MediumPart.SAFELIGHT,
                                 "Filter",
                                 Arrays.stream(GradeFilter.values())

@@ -12,6 +12,7 @@ import keyslate.core.quantity.Stops;
 import keyslate.core.script.BaseExposure;
 import keyslate.server.Show;
 import keyslate.server.recipe.RecipeChange.BaseChange;
+import keyslate.server.recipe.RecipeChange.BasePart;
 import keyslate.server.rig.Rig;
 import keyslate.store.slate.Recipe.Base;
 import org.jspecify.annotations.Nullable;
@@ -34,18 +35,57 @@ final class BaseEdit {
      */
     static Base of(Edit edit, Rig before, Rig moved, @Nullable BaseChange change, Function<Rig, Light> beginning) {
         Base now = before.recipe().base();
+        if (change != null && change.parts() != null) {
+            return parts(edit, moved, presses(edit, now.exposure(), change), change.parts(), now);
+        }
         Light light = light(edit, before, moved, change, beginning);
         BaseExposure stood = presses(edit, now.exposure(), change);
         edit.sayIf(!light.equals(before.light()), before.light().notation() + " to " + light.notation());
         ExposureTime own = change == null ? null : ownTime(edit, before.base(), change);
         if (own != null) {
             sayTime(edit, before.base(), own);
-            return new Base(stood.with(light, own), "own", "Your own time.");
+            boolean kept = stood.isSplit() && light.equals(before.light());
+            BaseExposure given =
+                    kept ? stood.times(own.inSeconds() / before.base().inSeconds()) : stood.with(light, own);
+            return new Base(given, "own", kept ? "Your own time, both parts alike." : "Your own time.");
         }
         Base carried = carried(before, moved, light);
         sayTime(edit, before.base(), carried.exposure().main().time());
         BaseExposure given = carried.exposure().inPresses(stood.presses());
         return given.equals(now.exposure()) ? now : new Base(given, carried.source(), carried.because());
+    }
+
+    /** One or two lights of one's own, each with its time. */
+    private static Base parts(Edit edit, Rig moved, BaseExposure stood, List<BasePart> asked, Base now) {
+        if (asked.isEmpty() || asked.size() > 2) {
+            edit.errors().add("/base/parts", "E_SHAPE", "A base has one part, or two.");
+            return now;
+        }
+        List<BaseExposure.Part> parts = new ArrayList<>();
+        for (int i = 0; i < asked.size(); i++) {
+            String pointer = "/base/parts/" + i;
+            BasePart part = asked.get(i) == null ? new BasePart(null, null) : asked.get(i);
+            Light light = edit.errors()
+                    .check(
+                            pointer + "/light",
+                            stood.main().light(),
+                            () -> moved.medium().core().read(part.light() == null ? "" : part.light()));
+            ExposureTime time = edit.errors()
+                    .check(
+                            pointer + "/seconds",
+                            stood.main().time(),
+                            () -> settable(part.seconds() == null ? Double.NaN : part.seconds()));
+            parts.add(new BaseExposure.Part(light, time));
+        }
+        if (parts.size() == 1) {
+            edit.say("base of one part");
+            return new Base(stood.with(parts.get(0).light(), parts.get(0).time()), "own", "Your own time.");
+        }
+        if (parts.get(0).light().equals(parts.get(1).light())) {
+            edit.errors().add("/base/parts/1/light", "E_SHAPE", "Two parts have two lights.");
+        }
+        edit.say("base of two parts");
+        return new Base(stood.split(parts.get(0), parts.get(1)), "own", "Your own times, in two parts.");
     }
 
     /** How the base is given: in one exposure, or in equal ones. */
@@ -111,27 +151,31 @@ final class BaseEdit {
             return new Base(now.exposure().with(light, before.base()), now.source(), now.because());
         }
         List<String> because = new ArrayList<>();
-        ExposureTime time = before.base();
+        double times = 1;
         if (before.inContact() && moved.inContact() && before.byBareLamp() == moved.byBareLamp()) {
             double factor = before.projection().timeFactor(moved.projection());
-            time = time.times(factor);
+            times *= factor;
             if (factor != 1) {
                 because.add(
                         "approximate for " + Show.number(moved.lightToPaper().inMm() / 10) + " cm to the paper");
             }
         }
         if (!moved.opening().equals(before.opening())) {
-            time = ApertureTrade.timeAt(time, before.opening(), moved.opening());
+            times *= ApertureTrade.timeAt(before.base(), before.opening(), moved.opening())
+                            .inSeconds()
+                    / before.base().inSeconds();
             because.add("same light at " + Show.aperture(moved.recipe().setup().apertureMark()));
         }
+        BaseExposure given = now.exposure().times(times);
         if (!light.equals(before.light())) {
-            time = time.times(before.medium().core().timeFactor(before.light(), light));
-            because.add("as dark from " + before.light().notation() + " to " + light.notation());
+            BaseExposure.Part one = before.medium().core().asOne(given);
+            given = given.with(light, one.time().times(before.medium().core().timeFactor(one.light(), light)));
+            because.add("as dark from " + one.light().notation() + " to " + light.notation());
         }
         return because.isEmpty()
                 ? now
                 : new Base(
-                        now.exposure().with(light, time),
+                        given,
                         now.source(),
                         Show.seconds(before.base().inSeconds()) + " carried over, " + String.join(", ", because) + ".");
     }

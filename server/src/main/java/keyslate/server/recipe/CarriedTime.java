@@ -53,6 +53,9 @@ final class CarriedTime {
     private Optional<MeterReadings> meter = Optional.empty();
     private Stops more = Stops.ZERO;
     private Stops limit = Stops.ZERO;
+    /** What it was printed through, its parts taken as one. */
+    private final Light from;
+
     private Light right;
 
     /**
@@ -66,12 +69,15 @@ final class CarriedTime {
         // What was set stays; what the paper got of it is known better once the lag was measured.
         int presses = stood.exposure().presses();
         double set = stood.base().inSeconds() + presses * stood.lag().inSeconds();
-        this.received = ExposureTime.ofSeconds(
-                Math.max(SHORTEST_SECONDS, set - presses * before.lag().inSeconds()));
+        this.from = before.one().light();
+        this.received = stood.exposure().isSplit()
+                ? stood.one().time()
+                : ExposureTime.ofSeconds(
+                        Math.max(SHORTEST_SECONDS, set - presses * before.lag().inSeconds()));
         this.now = now;
         this.way = new WayBetween(before, now);
         this.sheetNumber = sheetNumber;
-        this.right = before.light();
+        this.right = from;
     }
 
     /** For a frame that was compared with the one that was printed. */
@@ -138,7 +144,7 @@ final class CarriedTime {
         List<String> lines = new ArrayList<>();
         lines.add(Show.seconds(received.inSeconds()) + " at " + size(before) + ", "
                 + (before.byBareLamp() ? "" : Show.aperture(before.aperture().engraved()) + ", ")
-                + before.light().notation() + ": " + (now.subject().isProof() ? "sheet " : "print ")
+                + from.notation() + ": " + (now.subject().isProof() ? "sheet " : "print ")
                 + sheetNumber + " of “" + before.recipe().naming().title() + "”");
         lines.addAll(ofNegative);
         // A default light gives way to the one that is right by the print; a light of one's own is kept, and the time
@@ -241,24 +247,24 @@ final class CarriedTime {
     }
 
     private Told light(Light light) {
-        if (light.equals(before.light())) {
+        if (light.equals(from)) {
             return Told.nothing(Link.Cause.LIGHT);
         }
-        double factor = now.medium().core().timeFactor(before.light(), light);
+        double factor = now.medium().core().timeFactor(from, light);
         return new Told(
                 new Link(Link.Cause.LIGHT, Stops.ofFactor(factor), lightLimit(light)),
                 Optional.of("× " + Show.factor(factor) + " for " + light.notation() + ", as dark"));
     }
 
     private Stops lightLimit(Light light) {
-        List<Double> from = before.light().points();
+        List<Double> was = from.points();
         List<Double> to = light.points();
-        if (from.isEmpty() || to.isEmpty()) {
+        if (was.isEmpty() || to.isEmpty()) {
             return BY_GRADE;
         }
         double points = 0;
-        for (int dial = 0; dial < from.size(); dial++) {
-            points += Math.abs(to.get(dial) - from.get(dial));
+        for (int dial = 0; dial < was.size(); dial++) {
+            points += Math.abs(to.get(dial) - was.get(dial));
         }
         return Stops.of(PackedLights.STOPS_A_POINT * points);
     }

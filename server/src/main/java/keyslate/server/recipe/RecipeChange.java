@@ -90,7 +90,8 @@ public record RecipeChange(
      * The base exposure: at most one of seconds, a change in seconds, a change in stops and the proposed starting time. A light alone takes
      * the time along.
      *
-     * @param presses how many equal exposures it is given in, 1 to 16; the lag of the lamp counts in each
+     * @param parts one or two lights with the seconds received through each, in their order; they take the place of all else
+     * @param presses how many equal exposures it is given in, 1 to 32; the lag of the lamp counts in each
      * @param luxBefore with the starting time: a meter's reading at the board as it stood for the print it comes from, in any unit
      * @param luxNow the same as it stands now
      */
@@ -100,9 +101,13 @@ public record RecipeChange(
             @Nullable Double changeSeconds,
             @Nullable Double changeStops,
             @Nullable Boolean takeStartingTime,
+            @Nullable List<BasePart> parts,
             @Nullable Integer presses,
             @Nullable Double luxBefore,
             @Nullable Double luxNow) {}
+
+    /** A part of the base exposure: a light and the seconds received through it. */
+    public record BasePart(@Nullable String light, @Nullable Double seconds) {}
 
     /**
      * The plan of the test; a field that is none of its kind's is not used.

@@ -104,7 +104,7 @@ public class RecipeEditor {
         BaseExposure.Part was = now.base().exposure().main();
         edit.sayIf(!was.light().equals(light), was.light().notation() + " to " + light.notation());
         edit.say("time " + Show.seconds(was.time().inSeconds()) + " to " + Show.seconds(time.inSeconds()));
-        BaseExposure given = now.base().exposure().with(light, time);
+        BaseExposure given = taken(now.base().exposure(), light, time, source);
         Base base = new Base(presses.isPresent() ? given.inPresses(presses.getAsInt()) : given, source, because);
         TestPlan test = now.test().followingBase();
         if (check.isPresent()) {
@@ -114,6 +114,30 @@ public class RecipeEditor {
                     rigs.of(taken, subject), check.get().strip(), check.get().beside());
         }
         return follow(now, edit, now.naming(), now.setup(), base, test, now.local());
+    }
+
+    /** Of two parts a reading through the light of the first is about that one alone; a judgement of the print is about both. */
+    private static BaseExposure taken(BaseExposure stood, Light light, ExposureTime time, String source) {
+        if (!stood.isSplit() || !light.equals(stood.main().light())) {
+            return stood.with(light, time);
+        }
+        return "read".equals(source)
+                ? stood.split(new BaseExposure.Part(light, time), stood.parts().get(1))
+                : stood.times(time.inSeconds() / stood.main().time().inSeconds());
+    }
+
+    /** The recipe with another base exposure, whole with all its parts. */
+    public Recipe expose(Recipe now, BaseExposure base, String source, String because) {
+        Edit edit = new Edit();
+        edit.say(inWords(now.base().exposure()) + " to " + inWords(base));
+        Base next = new Base(base, source, because);
+        return follow(now, edit, now.naming(), now.setup(), next, now.test().followingBase(), now.local());
+    }
+
+    private static String inWords(BaseExposure base) {
+        return Show.listed(base.parts().stream()
+                .map(p -> p.light().notation() + " " + Show.seconds(p.time().inSeconds()))
+                .toList());
     }
 
     private Recipe follow(Recipe now, Edit edit, Naming naming, Setup setup, Base base, TestPlan test, Local local) {

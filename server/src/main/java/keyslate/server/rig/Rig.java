@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import keyslate.core.darkroom.EnlargerLight;
 import keyslate.core.darkroom.Evenness;
 import keyslate.core.exposure.ApertureMark;
@@ -30,6 +31,7 @@ import keyslate.core.size.PrintFit;
 import keyslate.core.size.Projection;
 import keyslate.core.size.ThinLens;
 import keyslate.core.test.TestRig;
+import keyslate.server.Show;
 import keyslate.server.medium.MediumPart;
 import keyslate.server.subject.Subject;
 import keyslate.store.bench.Enlarger;
@@ -237,6 +239,21 @@ public record Rig(
     /** The light of the base exposure. */
     public Light light() {
         return recipe.base().exposure().main().light();
+    }
+
+    /** The base exposure through one light: itself, or what its parts are worth together. */
+    public BaseExposure.Part one() {
+        return medium.core().asOne(exposure());
+    }
+
+    /** The base exposure in words: "grade 3, 11.4 s", or "6.2 s through grade 00, then 9.8 s through grade 5". */
+    public String exposureInWords() {
+        return exposure().isSplit()
+                ? exposure().parts().stream()
+                        .map(p -> Show.seconds(p.time().inSeconds()) + " through "
+                                + p.light().notation())
+                        .collect(Collectors.joining(", then "))
+                : light().notation() + ", " + Show.seconds(base().inSeconds());
     }
 
     /** The time of the base exposure, as received, exact. */

@@ -2,6 +2,8 @@ package keyslate.server.sheet;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import keyslate.core.quantity.Stops;
 import keyslate.server.Show;
 import keyslate.server.rig.Rig;
@@ -19,7 +21,9 @@ public final class Differences {
     /** One entry for each part of the enlarger that stands differently. */
     public static List<Difference> between(Rig before, Rig now) {
         List<Difference> found = new ArrayList<>();
-        if (!before.light().equals(now.light())) {
+        if (before.exposure().isSplit() || now.exposure().isSplit()) {
+            split(found, before, now);
+        } else if (!before.light().equals(now.light())) {
             String change = Show.lightChange(before.light(), now.light());
             String words = now.light().points().isEmpty() ? now.light().notation() : change;
             found.add(new Difference("light", change, words));
@@ -30,7 +34,8 @@ public final class Differences {
             found.add(new Difference("aperture", Show.stops(light), mark));
         }
         Stops time = now.base().stopsFrom(before.base());
-        if (Math.abs(time.inStops()) > SAME_STOPS) {
+        boolean oneFilter = !before.exposure().isSplit() && !now.exposure().isSplit();
+        if (oneFilter && Math.abs(time.inStops()) > SAME_STOPS) {
             found.add(new Difference("base", Show.stops(time), Show.stops(time)));
         }
         if (!before.enlarger().id().equals(now.enlarger().id())) {
@@ -51,6 +56,29 @@ public final class Differences {
             found.add(new Difference("local", plan, "local plan, " + plan));
         }
         return found;
+    }
+
+    /** Parts of a base that were changed: by name where the filters are others, else by the time of the first and the second. */
+    private static void split(List<Difference> found, Rig before, Rig now) {
+        if (before.exposure().equals(now.exposure())) {
+            return;
+        }
+        boolean sameFilters = lights(before).equals(lights(now));
+        String change = sameFilters
+                ? IntStream.range(0, now.exposure().parts().size())
+                        .mapToObj(i -> Show.stops(now.exposure()
+                                .parts()
+                                .get(i)
+                                .time()
+                                .stopsFrom(before.exposure().parts().get(i).time())))
+                        .collect(Collectors.joining(" and "))
+                : "was " + String.join(" and ", lights(before));
+        found.add(new Difference(
+                sameFilters ? "base" : "light", change, sameFilters ? change : String.join(" and ", lights(now))));
+    }
+
+    private static List<String> lights(Rig rig) {
+        return rig.exposure().parts().stream().map(p -> p.light().notation()).toList();
     }
 
     /** How large, or in contact from how far. */

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
+import keyslate.core.light.Light;
 import keyslate.core.script.Cue;
 import keyslate.core.script.ExposureStep;
 import keyslate.core.script.Part;
@@ -28,6 +29,8 @@ final class ScriptFacts {
     private final int otherRowFrom;
 
     private final Test test;
+    /** Lights of the base, in the order they are given; none of a test. */
+    private final List<Light> baseLights;
 
     /** For the steps of a whole script; {@code keys} of the areas as they stand on the list. */
     ScriptFacts(List<ExposureStep> steps, List<String> keys, StepWords.Around around) {
@@ -46,6 +49,13 @@ final class ScriptFacts {
                 .map(covers::indexOf)
                 .orElse(covers.size());
         this.test = test(steps);
+        this.baseLights = test == Test.NONE
+                ? steps.stream()
+                        .filter(s -> s.burned().isEmpty())
+                        .map(ExposureStep::light)
+                        .distinct()
+                        .toList()
+                : List.of();
     }
 
     private static Test test(List<ExposureStep> steps) {
@@ -57,6 +67,13 @@ final class ScriptFacts {
             return Test.OPENINGS;
         }
         return cues.contains(Cue.MOVE_PAPER) ? Test.SAME_SPOT : Test.NONE;
+    }
+
+    /** ", part 2 of 2" where a base is given through several lights; empty as a rule. */
+    String part(ExposureStep step) {
+        return baseLights.size() < 2
+                ? ""
+                : ", part " + (baseLights.indexOf(step.light()) + 1) + " of " + baseLights.size();
     }
 
     StepWords.Around around() {

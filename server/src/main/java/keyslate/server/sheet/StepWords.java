@@ -203,12 +203,14 @@ public final class StepWords {
         }
         List<String> held = step.held().stream().map(this::name).toList();
         if (phases.size() > 1) {
-            return "Base; hold back " + Show.listed(held);
+            return "Base" + facts.part(step) + "; hold back " + Show.listed(held);
         }
         if (!held.isEmpty()) {
             return "Hold back " + Show.listed(held) + press;
         }
-        return (step.cues().contains(Cue.HANDS_OUT) ? "Base, hands out" : "Base, nothing held") + press;
+        return (step.cues().contains(Cue.HANDS_OUT) ? "Base, hands out" : "Base, nothing held")
+                + facts.part(step)
+                + press;
     }
 
     private PhaseView phase(Phase phase) {

@@ -46,8 +46,7 @@ final class NextStep {
         if (carried && rig.subject().isProof()) {
             return new NextStepView(
                     "print",
-                    "Expose the proof: " + rig.light().notation() + ", "
-                            + Show.seconds(rig.base().inSeconds()) + ".",
+                    "Expose the proof: " + rig.exposureInWords() + ".",
                     "The standard proof of this enlarger is on record.",
                     "Go to Print");
         }

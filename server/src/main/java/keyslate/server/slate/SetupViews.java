@@ -12,6 +12,7 @@ import keyslate.server.recipe.StartingTime;
 import keyslate.server.rig.LightView;
 import keyslate.server.rig.Rig;
 import keyslate.server.sheet.SheetViews.RectView;
+import keyslate.server.slate.SlateViews.BasePartView;
 import keyslate.server.slate.SlateViews.BaseView;
 import keyslate.server.slate.SlateViews.BladesView;
 import keyslate.server.slate.SlateViews.NamingView;
@@ -40,15 +41,19 @@ final class SetupViews {
         return new BaseView(
                 LightView.of(rig.light()),
                 rig.base().inSeconds(),
-                setSeconds(rig),
+                setSeconds(rig, rig.base()),
+                rig.exposure().parts().stream()
+                        .map(p -> new BasePartView(
+                                LightView.of(p.light()), p.time().inSeconds(), setSeconds(rig, p.time())))
+                        .toList(),
                 rig.exposure().presses(),
                 base.source(),
                 base.because());
     }
 
     /** What one sets on the timer for the base, or for each press of it; beyond the timer's end the time itself. */
-    private static double setSeconds(Rig rig) {
-        ExposureTime each = rig.base().times(1.0 / rig.exposure().presses());
+    private static double setSeconds(Rig rig, ExposureTime received) {
+        ExposureTime each = received.times(1.0 / rig.exposure().presses());
         double set = each.inSeconds() + rig.lag().inSeconds();
         try {
             return rig.timer().nearest(rig.lag().toSet(each)).time().inSeconds();

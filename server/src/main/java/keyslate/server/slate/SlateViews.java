@@ -139,10 +139,20 @@ public final class SlateViews {
     /**
      * The base exposure: light, received seconds, what the timer is set to for it, and where it comes from.
      *
+     * @param parts all lights with their seconds in the order they are given; one as a rule, which {@code light} and {@code seconds} are of
      * @param presses how many equal exposures of {@code setSeconds} it is given in
      */
     public record BaseView(
-            LightView light, double seconds, double setSeconds, int presses, String source, String because) {}
+            LightView light,
+            double seconds,
+            double setSeconds,
+            List<BasePartView> parts,
+            int presses,
+            String source,
+            String because) {}
+
+    /** A part of the base exposure: its light, the seconds received, and what the timer is set to for each press. */
+    public record BasePartView(LightView light, double seconds, double setSeconds) {}
 
     /**
      * What stands on enlarger and easel: what was chosen, and what follows from it.

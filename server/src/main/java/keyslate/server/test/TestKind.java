@@ -132,8 +132,7 @@ abstract class TestKind<P extends TestPlan> implements SheetKind {
     public NextStepView next(Rig standing, SheetView last) {
         String label = last.label().toLowerCase(Locale.ROOT);
         boolean proof = standing.subject().isProof();
-        String proposed = standing.light().notation() + ", "
-                + Show.seconds(standing.base().inSeconds()) + ".";
+        String proposed = standing.exposureInWords() + ".";
         if (last.decisions().isEmpty()) {
             return new NextStepView(
                     station(),

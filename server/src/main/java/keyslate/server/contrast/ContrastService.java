@@ -1,0 +1,132 @@
+package keyslate.server.contrast;
+
+import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.medium.Monochrome;
+import keyslate.core.quantity.QuantityException;
+import keyslate.core.script.BaseExposure;
+import keyslate.server.Show;
+import keyslate.server.contrast.ContrastViews.ContrastAsked;
+import keyslate.server.contrast.ContrastViews.ContrastProposal;
+import keyslate.server.contrast.ContrastViews.ContrastTaking;
+import keyslate.server.contrast.ContrastViews.ContrastView;
+import keyslate.server.preview.Previews;
+import keyslate.server.recipe.RecipeEditor;
+import keyslate.server.rig.Rig;
+import keyslate.server.rig.Rigs;
+import keyslate.server.sheet.SheetAssembler;
+import keyslate.server.slate.SlateAssembler;
+import keyslate.server.slate.SlateService;
+import keyslate.server.slate.SlateViews.SlateView;
+import keyslate.server.subject.Subjects;
+import keyslate.server.web.ConflictException;
+import keyslate.server.web.RefusedException;
+import keyslate.store.Database;
+import keyslate.store.slate.Recipe;
+import keyslate.store.slate.RecipeRepository;
+import keyslate.store.slate.Slate;
+import org.springframework.stereotype.Service;
+
+/** The contrast of what stands, and what to set for another one. */
+@Service
+public class ContrastService {
+    private static final ContrastAsked NOTHING = new ContrastAsked(null, null, null, null, null, null, null);
+
+    private final Database database;
+    private final SlateService slates;
+    private final SlateAssembler assembler;
+    private final Subjects subjects;
+    private final RecipeRepository recipes;
+    private final RecipeEditor editor;
+    private final SheetAssembler cords;
+    private final Rigs rigs;
+    private final Previews previews;
+    private final VariableContrastPaper paper;
+
+    ContrastService(
+            Database database,
+            SlateService slates,
+            SlateAssembler assembler,
+            Subjects subjects,
+            RecipeRepository recipes,
+            RecipeEditor editor,
+            SheetAssembler cords,
+            Rigs rigs,
+            Previews previews,
+            VariableContrastPaper paper) {
+        this.database = database;
+        this.slates = slates;
+        this.assembler = assembler;
+        this.subjects = subjects;
+        this.recipes = recipes;
+        this.editor = editor;
+        this.cords = cords;
+        this.rigs = rigs;
+        this.previews = previews;
+        this.paper = paper;
+    }
+
+    private record Ground(ToneGround tones, Previews.Basis basis) {}
+
+    /** The tones of what stands on the paper's curve. */
+    public ContrastView stands(String slateId) {
+        Ground found = ground(slateId);
+        ToneGround ground = found.tones();
+        BaseExposure base = ground.rig().exposure();
+        return new ContrastView(
+                ground.curve(ground.stands()),
+                ground.span().orElse(null),
+                ground.threads().stream()
+                        .map(t -> ContrastAdvice.standing(ground, t))
+                        .toList(),
+                ground.off(ground.stands()),
+                base.parts().stream().map(ContrastAdvice::view).toList(),
+                ContrastAdvice.view(ground.rig().medium().core().asOne(base)),
+                found.basis().text());
+    }
+
+    /** What is proposed for what is asked; stores nothing. */
+    public ContrastProposal propose(String slateId, ContrastAsked asked) {
+        Ground found = ground(slateId);
+        try {
+            return ContrastAdvice.propose(found.tones(), asked, found.basis().text());
+        } catch (QuantityException e) {
+            throw refused(e);
+        }
+    }
+
+    /** Sets what is proposed. */
+    public SlateView take(String slateId, ContrastTaking taking) {
+        ContrastAsked asked = taking.asked() == null ? NOTHING : taking.asked();
+        return slates.changeWhole(slateId, taking.version(), (slate, subject) -> {
+            Recipe now = recipes.get(slate.recipeId());
+            Ground found = ground(slate);
+            try {
+                BaseExposure base = ContrastAdvice.find(found.tones(), asked).base();
+                String because = ContrastAdvice.propose(
+                                found.tones(), asked, found.basis().text())
+                        .why();
+                return slates.stand(slate, editor.expose(now, base, "own", "By threads over the curve. " + because));
+            } catch (QuantityException e) {
+                throw refused(e);
+            }
+        });
+    }
+
+    private static RefusedException refused(QuantityException e) {
+        return RefusedException.of("/light", "E_INFEASIBLE", Show.sentence(e.getMessage()));
+    }
+
+    private Ground ground(String slateId) {
+        return assembler.with(
+                subjects.of(slates.find(slateId)), () -> database.inSnapshot(() -> ground(slates.find(slateId))));
+    }
+
+    private Ground ground(Slate slate) {
+        Rig rig = rigs.of(recipes.get(slate.recipeId()));
+        if (!Monochrome.ID.equals(rig.medium().id())) {
+            throw new ConflictException("wrong-paper", "Contrast is chosen on variable-contrast paper.");
+        }
+        Previews.Basis basis = previews.basis(rig, cords.cord(slate.id(), rig));
+        return new Ground(ToneGround.of(paper, rig, basis, assembler.small(rig)), basis);
+    }
+}

@@ -1,0 +1,106 @@
+package keyslate.server.contrast;
+
+import java.util.List;
+import keyslate.server.rig.LightView;
+import org.jspecify.annotations.Nullable;
+
+/** What the page sees of the contrast of a print. Densities are net, over the paper's white. */
+public final class ContrastViews {
+    private ContrastViews() {}
+
+    /**
+     * How what stands puts the tones of the negative on the paper.
+     *
+     * @param curve of the light that stands
+     * @param film what the part of the negative that prints spans; none where nothing was scanned
+     * @param threads the named tones, or three that every print has where none was named
+     * @param tones that lie off the paper's curve
+     * @param parts of the base exposure as it stands
+     * @param one what it is worth through a single filter
+     * @param basis what the densities rest on
+     */
+    public record ContrastView(
+            List<PointView> curve,
+            @Nullable FilmView film,
+            List<ThreadView> threads,
+            OffCurveView tones,
+            List<PartView> parts,
+            PartView one,
+            String basis) {}
+
+    /** A place of the curve: light on the paper in stops from the tone that stands at 0.60, and the density it gives. */
+    public record PointView(double stops, double net) {}
+
+    /** The lightest and the darkest light through the negative, but for a hundredth at each end, stops. */
+    public record FilmView(double fromStops, double toStops) {}
+
+    /**
+     * A tone.
+     *
+     * @param stops light it lets to the paper, from the tone that stands at 0.60
+     * @param net what it becomes, computed
+     * @param wantedNet by what was named; none of a tone that nobody named
+     * @param missed by how much it comes out darker than it was asked to be; 0 where nothing was asked
+     */
+    public record ThreadView(
+            String name, double stops, double net, @Nullable Double wantedNet, double missed) {}
+
+    /** Shares of the picture that come out bare, or as black as the paper gets, 0 to 1; none where nothing was scanned. */
+    public record OffCurveView(
+            @Nullable Double bareShare, @Nullable Double blockedShare) {}
+
+    /** A light and the seconds received through it. */
+    public record PartView(LightView light, double seconds) {}
+
+    /** Points of yellow and magenta on a head that has dials, by a generic set of filters, and the factor of time over white light. */
+    public record DialsView(double yellow, double magenta, double timeFactor) {}
+
+    /** Whether one filter prints it, or two one after the other. */
+    public enum Way {
+        ONE_FILTER,
+        TWO_FILTERS
+    }
+
+    /** A thread's end as it was moved: the name of the tone and the density it is to have, 0 to 2.05. */
+    public record WantedTone(
+            @Nullable String name, @Nullable Double net) {}
+
+    /**
+     * What is asked of the contrast; nothing at all asks for what stands.
+     *
+     * @param threads the ends that were moved; the first tone stays as it is where it was not
+     * @param light a filter of one's own choice, or the grade that two filters are to be worth
+     * @param moreStops more light for all of it, -3 to 3
+     * @param soft filter of the soft part, grade 00 when left out; {@code hard} of the hard one, grade 5
+     * @param hardFirst whether the hard part comes first
+     */
+    public record ContrastAsked(
+            @Nullable Way way,
+            @Nullable List<WantedTone> threads,
+            @Nullable String light,
+            @Nullable Double moreStops,
+            @Nullable String soft,
+            @Nullable String hard,
+            @Nullable Boolean hardFirst) {}
+
+    /** What is asked, to be set. */
+    public record ContrastTaking(long version, @Nullable ContrastAsked asked) {}
+
+    /**
+     * What to set, why, and what becomes of the tones.
+     *
+     * @param parts in the order they are given
+     * @param one the single filter they are worth, with its own time
+     * @param dials of one filter on a head that has them
+     */
+    public record ContrastProposal(
+            String headline,
+            String why,
+            List<String> restsOn,
+            List<PartView> parts,
+            PartView one,
+            @Nullable DialsView dials,
+            List<PointView> curve,
+            List<ThreadView> threads,
+            OffCurveView tones) {}
+}

@@ -1,0 +1,138 @@
+package keyslate.server.contrast;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.DoublePredicate;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
+import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.contrast.VariableContrastPaper.FilterLight;
+import keyslate.core.darkroom.Negative;
+import keyslate.core.quantity.Stops;
+import keyslate.core.reading.NextRecipe;
+import keyslate.core.script.BaseExposure;
+import keyslate.core.script.Part;
+import keyslate.core.tone.NamedTone;
+import keyslate.core.tone.ToneWish;
+import keyslate.server.contrast.ContrastViews.FilmView;
+import keyslate.server.contrast.ContrastViews.OffCurveView;
+import keyslate.server.contrast.ContrastViews.PointView;
+import keyslate.server.preview.Previews;
+import keyslate.server.rig.Rig;
+
+/**
+ * The tones of a print on the paper's curve, before anything is asked: the straight print, without local work.
+ *
+ * @param stands the light of the whole base exposure, all its parts together
+ * @param film densities of the part that prints, rising; empty where nothing was scanned
+ * @param threads named tones, or three of every print
+ */
+record ToneGround(
+        VariableContrastPaper paper, Rig rig, FilterLight stands, double level, double[] film, List<Thread> threads) {
+    private static final double STOP = Math.log10(2);
+    private static final double FEWEST_STOPS = -6;
+    private static final double MOST_STOPS = 5;
+    private static final double CURVE_STEP = 0.125;
+    private static final double END = 0.01;
+    private static final double BARE_NET = 0.02;
+    private static final double BLOCKED_NET = 0.97 * VariableContrastPaper.NET_MAXIMUM;
+
+    /**
+     * A tone.
+     *
+     * @param lightLog log10 of light at the paper through it, for each second
+     * @param wish what it should become; none of a tone that nobody named
+     */
+    record Thread(String name, double lightLog, Optional<NamedTone> wish) {
+        boolean orDarker() {
+            return wish.map(w -> w.wish() == ToneWish.TRUE_BLACK).orElse(false);
+        }
+    }
+
+    static ToneGround of(VariableContrastPaper paper, Rig rig, Previews.Basis basis, Optional<Negative> small) {
+        FilterLight stands = light(paper, rig.exposure());
+        double level = rig.logPerSecond() + Stops.of(basis.offsets().get(0)).toLogExposure();
+        List<Thread> threads = new ArrayList<>();
+        small.ifPresent(negative -> rig.recipe()
+                .naming()
+                .tones()
+                .forEach(t -> threads.add(new Thread(t.name(), level - t.densityOn(negative), Optional.of(t)))));
+        ToneGround ground = new ToneGround(
+                paper, rig, stands, level, small.map(n -> film(rig, n)).orElse(new double[0]), threads);
+        if (threads.isEmpty()) {
+            threads.add(ground.pivot("a light tone", NextRecipe.HELD_NET));
+            threads.add(ground.pivot("a middle", ToneWish.MIDDLE.net()));
+            threads.add(ground.pivot("a shadow", ToneWish.TRUE_BLACK.net()));
+        }
+        return new ToneGround(paper, rig, stands, level, ground.film, List.copyOf(threads));
+    }
+
+    /** All the light of an exposure as if it were one second of one lamp. */
+    static FilterLight light(VariableContrastPaper paper, BaseExposure base) {
+        return paper.together(base.parts().stream()
+                .map(p -> new VariableContrastPaper.Given(
+                        p.light().toFilter(), p.time().inSeconds()))
+                .toList());
+    }
+
+    private static double[] film(Rig rig, Negative negative) {
+        Part crop = rig.crop();
+        float[] samples = negative.cropped(crop.left(), crop.top(), crop.width(), crop.height())
+                .firstPlane()
+                .samples();
+        double[] film =
+                IntStream.range(0, samples.length).mapToDouble(i -> samples[i]).toArray();
+        Arrays.sort(film);
+        return film;
+    }
+
+    private Thread pivot(String name, double net) {
+        return new Thread(name, paper.logBlueFor(net, stands.ratio()) - stands.blueLog(), Optional.empty());
+    }
+
+    /** What a tone becomes in a light. */
+    double net(double lightLog, FilterLight light) {
+        return paper.netDensityAt(lightLog + light.blueLog(), light.ratio());
+    }
+
+    /** Light of the tone that stands at 0.60: where the stops are counted from. */
+    private double zero() {
+        return paper.logBlueFor(VariableContrastPaper.SPEED_NET, stands.ratio()) - stands.blueLog();
+    }
+
+    double stops(double lightLog) {
+        return (lightLog - zero()) / STOP;
+    }
+
+    List<PointView> curve(FilterLight light) {
+        double zero = zero();
+        return DoubleStream.iterate(FEWEST_STOPS, s -> s <= MOST_STOPS, s -> s + CURVE_STEP)
+                .mapToObj(s -> new PointView(s, net(zero + s * STOP, light)))
+                .toList();
+    }
+
+    Optional<FilmView> span() {
+        if (film.length == 0) {
+            return Optional.empty();
+        }
+        double thin = film[(int) (END * (film.length - 1))];
+        double dense = film[(int) Math.ceil((1 - END) * (film.length - 1))];
+        return Optional.of(new FilmView(stops(level - dense), stops(level - thin)));
+    }
+
+    /** How much of the picture lies off the curve in a light. */
+    OffCurveView off(FilterLight light) {
+        if (film.length == 0) {
+            return new OffCurveView(null, null);
+        }
+        double bare = level - (paper.logBlueFor(BARE_NET, light.ratio()) - light.blueLog());
+        double blocked = level - (paper.logBlueFor(BLOCKED_NET, light.ratio()) - light.blueLog());
+        return new OffCurveView(share(d -> d > bare), share(d -> d < blocked));
+    }
+
+    private double share(DoublePredicate off) {
+        return Arrays.stream(film).filter(off).count() / (double) film.length;
+    }
+}

@@ -1,0 +1,286 @@
+import { Button } from "antd";
+import { useEffect, useState } from "react";
+import { useNavigate } from "react-router";
+import { type SlateContext, useSlateContext } from "../../app/SlateFrame";
+import { type SlateView, previewPicture } from "../../shared/api/client";
+import { useKeys } from "../../shared/keys/keys";
+import { draft, useStandingPicture } from "../../shared/preview/draft";
+import { Ways } from "../../shared/ui/Choice";
+import { Print } from "../../shared/ui/Print";
+import { Verdict } from "../../shared/ui/Verdict";
+import { seconds } from "../../shared/units/format";
+import { Threads } from "./Threads";
+import { TwoFilters } from "./TwoFilters";
+import {
+  type Asked,
+  type Proposal,
+  type Way,
+  beside,
+  isAsked,
+  useContrast,
+  useContrastProposal,
+  useContrastTaking,
+  withThread,
+} from "./contrast";
+
+const SIXTH = 1 / 6;
+
+/** The contrast: threads from the negative over the paper's curve to the print, as it stands and as it would be. */
+export function ContrastPage() {
+  const context = useSlateContext();
+  // Whatever is set starts the page anew: nothing that was asked of another base is asked of this one.
+  return <Contrast key={context.slate.recipeId} {...context} />;
+}
+
+function Contrast({ slate }: SlateContext) {
+  const split = slate.base.parts.length > 1;
+  const [asked, setAsked] = useState<Asked>({ way: split ? "TWO_FILTERS" : "ONE_FILTER" });
+  const [chosen, setChosen] = useState<string>();
+  const standing = useContrast(slate);
+  const proposal = useContrastProposal(slate, asked);
+  const take = useContrastTaking(slate);
+  const navigate = useNavigate();
+  const found = proposal.data;
+  const wanted = isAsked(asked) && found !== undefined && differs(slate, found);
+  useNextPicture(slate, wanted ? found : undefined);
+  const next = useStandingPicture(slate, false);
+  const lights = slate.medium.lights;
+  const way = asked.way ?? "ONE_FILTER";
+  const step = (by: 1 | -1) =>
+    setAsked((now) => ({ ...now, threads: [], light: beside(lights, found?.one.light.notation ?? "", by) }));
+  const more = (by: number) =>
+    setAsked((now) => ({ ...now, moreStops: Math.max(-3, Math.min(3, (now.moreStops ?? 0) + by)) }));
+  const takeWay = (to: Way) => setAsked((now) => ({ ...now, way: to }));
+  const named = standing.data?.threads.flatMap((t) =>
+    t.wantedNet === undefined ? [] : [{ name: t.name, net: t.wantedNet }],
+  );
+  const asNamed = () => {
+    if (named && named.length > 0) setAsked((now) => ({ ...now, light: undefined, threads: named }));
+  };
+  const set = () => {
+    if (wanted) take.mutate(asked);
+  };
+  const half = () => {
+    if (found) void navigate(`/slates/${slate.id}/test?half=${encodeURIComponent(found.one.light.notation)}`);
+  };
+  useKeys({
+    o: () => takeWay("ONE_FILTER"),
+    t: () => takeWay("TWO_FILTERS"),
+    h: () => step(1),
+    f: () => step(-1),
+    l: () => more(-SIXTH),
+    d: () => more(SIXTH),
+    w: asNamed,
+    e: set,
+    Escape: () => setAsked({ way }),
+  });
+  if (standing.error) throw standing.error;
+  if (!standing.data) return <main className="stage" aria-busy="true" />;
+  const { imageWidthMm, imageHeightMm } = slate.setup;
+  const aspect = imageWidthMm / imageHeightMm;
+  const shown = found ?? { curve: standing.data.curve, threads: standing.data.threads };
+  return (
+    <>
+      <main className="stage contrast-stage">
+        <h1 className="visually-hidden">Contrast</h1>
+        <div className="contrast-pictures">
+          <figure>
+            <Print
+              source={slate.subject.positivePath === undefined ? undefined : previewPicture(slate, false)}
+              alt="The straight print as it stands"
+              aspect={aspect}
+            />
+            <figcaption>
+              <b>Now</b> {partsText(slate.base.parts)}
+            </figcaption>
+          </figure>
+          <figure>
+            <Print source={next} alt="The straight print as it would be" aspect={aspect} />
+            <figcaption>
+              <b>Next</b> {wanted && found ? partsText(found.parts) : "the same"}
+            </figcaption>
+          </figure>
+        </div>
+        <Threads
+          standing={standing.data}
+          next={shown}
+          nextLabel={found ? label(found.parts) : ""}
+          standingLabel={label(slate.base.parts)}
+          chosen={chosen}
+          onChoose={setChosen}
+          onMove={(name, net) => setAsked((now) => withThread(now, name, net))}
+        />
+        <p className="stage-note">{standing.data.basis} Without local work.</p>
+      </main>
+      <aside className="panel dense" aria-label="Contrast">
+        <Ways<Way>
+          label="How the contrast is given"
+          value={way}
+          ways={[
+            { value: "ONE_FILTER", label: "One filter" },
+            { value: "TWO_FILTERS", label: "Two filters" },
+          ]}
+          onChange={takeWay}
+        />
+        {slate.naming.intent && <p className="intent-line">“{slate.naming.intent}”</p>}
+        <ToneTable
+          standing={standing.data.threads}
+          next={shown.threads}
+          chosen={chosen}
+          onChoose={setChosen}
+        />
+        <OffCurve now={standing.data.tones} next={found?.tones} />
+        <div className="contrast-steps" role="group" aria-label="All of it">
+          <Button onClick={() => step(-1)}>
+            Softer <kbd>F</kbd>
+          </Button>
+          <Button onClick={() => step(1)}>
+            Harder <kbd>H</kbd>
+          </Button>
+          <Button onClick={() => more(-SIXTH)}>
+            Lighter <kbd>L</kbd>
+          </Button>
+          <Button onClick={() => more(SIXTH)}>
+            Darker <kbd>D</kbd>
+          </Button>
+        </div>
+        {named && named.length > 0 && (
+          <button type="button" className="link" onClick={asNamed}>
+            All threads to what they are to be <kbd>W</kbd>
+          </button>
+        )}
+        {way === "TWO_FILTERS" && (
+          <TwoFilters slate={slate} asked={asked} proposal={found} onAsk={setAsked} />
+        )}
+        {found?.dials && (
+          <p className="note">
+            On the dials, generic until this head has its table: Y {found.dials.yellow.toFixed(0)}, M{" "}
+            {found.dials.magenta.toFixed(0)}, {found.dials.timeFactor.toFixed(2)} × the time of white light.
+          </p>
+        )}
+        <Verdict
+          headline={
+            proposal.error
+              ? "That cannot be set."
+              : wanted && found
+                ? found.headline
+                : "Move a thread's end, or go softer or harder."
+          }
+          why={
+            proposal.error
+              ? "Nothing was changed. Ask for something else above, or take Esc."
+              : wanted && found
+                ? found.why
+                : "What the tone should be in the print; the filter and the time follow. What you do not move stays as near as one curve lets it."
+          }
+          restsOn={wanted && found ? found.restsOn : []}
+          error={proposal.error?.message ?? take.error?.message}
+        >
+          <Button
+            type="primary"
+            className="on-dark"
+            disabled={!wanted}
+            loading={take.isPending}
+            onClick={set}
+          >
+            {wanted && found ? `Set ${partsText(found.parts)}` : "Nothing to set"} <kbd>E</kbd>
+          </Button>
+          {wanted && way === "ONE_FILTER" && (
+            <Button className="on-dark-quiet" onClick={half}>
+              Half and half on one sheet
+            </Button>
+          )}
+        </Verdict>
+      </aside>
+    </>
+  );
+}
+
+/** The picture of what is asked follows it. */
+function useNextPicture(slate: SlateView, found: Proposal | undefined) {
+  const parts = JSON.stringify(
+    found?.parts.map((p) => ({ light: p.light.notation, seconds: p.seconds })) ?? [],
+  );
+  const { id, version } = slate;
+  useEffect(() => {
+    const wanted = JSON.parse(parts) as { light: string; seconds: number }[];
+    if (wanted.length === 0) draft.end();
+    else draft.offer({ id, version }, { base: { parts: wanted } }, false);
+  }, [id, version, parts]);
+  useEffect(() => () => draft.end(), []);
+}
+
+function differs(slate: SlateView, found: Proposal): boolean {
+  const now = slate.base.parts;
+  return (
+    now.length !== found.parts.length ||
+    found.parts.some(
+      (p, i) =>
+        p.light.notation !== now[i]?.light.notation || Math.abs(p.seconds - (now[i]?.seconds ?? 0)) > 0.02,
+    )
+  );
+}
+
+interface PartText {
+  light: { notation: string };
+  seconds: number;
+}
+
+function partsText(parts: readonly PartText[]): string {
+  if (parts.length > 1)
+    return parts
+      .map((p) => `${seconds(p.seconds)} s at ${p.light.notation.replace("grade ", "")}`)
+      .join(" + ");
+  return parts.map((p) => `${p.light.notation}, ${seconds(p.seconds)} s`).join("");
+}
+
+function label(parts: readonly PartText[]): string {
+  return parts.map((p) => p.light.notation.replace("grade ", "")).join(" + ");
+}
+
+function ToneTable(props: {
+  standing: readonly Proposal["threads"][number][];
+  next: readonly Proposal["threads"][number][];
+  chosen: string | undefined;
+  onChoose: (name: string) => void;
+}) {
+  return (
+    <table className="rows">
+      <thead>
+        <tr>
+          <th scope="col">Tone</th>
+          <th scope="col">To be</th>
+          <th scope="col">Now</th>
+          <th scope="col">Next</th>
+        </tr>
+      </thead>
+      <tbody>
+        {props.next.map((tone, i) => (
+          <tr
+            key={tone.name}
+            className={tone.name === props.chosen ? "chosen" : ""}
+            onClick={() => props.onChoose(tone.name)}
+          >
+            <td>{tone.name}</td>
+            <td>{tone.wantedNet === undefined ? "" : tone.wantedNet.toFixed(2)}</td>
+            <td>{props.standing[i]?.net.toFixed(2)}</td>
+            <td className={Math.abs(tone.missed) > 0.04 ? "warning" : ""}>{tone.net.toFixed(2)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** How much of the picture lies off the paper's curve. */
+function OffCurve(props: { now: Proposal["tones"]; next: Proposal["tones"] | undefined }) {
+  const { bareShare, blockedShare } = props.next ?? props.now;
+  if (bareShare === undefined || blockedShare === undefined) return null;
+  const percent = (share: number) =>
+    `${share > 0 && share < 0.01 ? "under 1" : String(Math.round(100 * share))} %`;
+  return (
+    <p className="note">
+      Bare paper in {percent(bareShare)} of the picture, full black in {percent(blockedShare)}.
+    </p>
+  );
+}

@@ -1,0 +1,72 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { type Problem, type Schemas, type SlateView, api, toProblem, unwrap } from "../../shared/api/client";
+import { useSlateChange } from "../../shared/api/slate";
+
+export type Asked = Schemas["ContrastAsked"];
+export type Proposal = Schemas["ContrastProposal"];
+export type ThreadView = Schemas["ThreadView"];
+export type Way = NonNullable<Asked["way"]>;
+
+/** Whether anything was asked for besides the way. */
+export function isAsked(asked: Asked): boolean {
+  return (
+    (asked.threads?.length ?? 0) > 0 ||
+    asked.light !== undefined ||
+    (asked.moreStops ?? 0) !== 0 ||
+    asked.way === "TWO_FILTERS"
+  );
+}
+
+/** The same with a thread's end moved; every other end stays where it was put. */
+export function withThread(asked: Asked, name: string, net: number): Asked {
+  const others = (asked.threads ?? []).filter((t) => t.name !== name);
+  return { ...asked, light: undefined, threads: [...others, { name, net }] };
+}
+
+/** The next light of a row of filters, harder or softer; the same at its end. */
+export function beside(lights: readonly string[], light: string, by: 1 | -1): string {
+  const at = lights.indexOf(light);
+  return lights[Math.max(0, Math.min(lights.length - 1, at + by))] ?? light;
+}
+
+export function useContrast(slate: SlateView) {
+  return useQuery<Schemas["ContrastView"], Problem>({
+    queryKey: ["contrast", slate.id, slate.recipeId, slate.previewKey],
+    placeholderData: keepPreviousData,
+    retry: false,
+    queryFn: () =>
+      unwrap(api.GET("/api/slates/{id}/contrast", { params: { path: { id: slate.id } } })).catch(
+        (error: unknown) => {
+          throw toProblem(error);
+        },
+      ),
+  });
+}
+
+export function useContrastProposal(slate: SlateView, asked: Asked) {
+  return useQuery<Proposal, Problem>({
+    queryKey: ["contrast-proposal", slate.id, slate.recipeId, slate.previewKey, asked],
+    placeholderData: keepPreviousData,
+    retry: false,
+    queryFn: () =>
+      unwrap(
+        api.POST("/api/slates/{id}/contrast/proposal", {
+          params: { path: { id: slate.id } },
+          body: asked,
+        }),
+      ).catch((error: unknown) => {
+        throw toProblem(error);
+      }),
+  });
+}
+
+export function useContrastTaking(slate: SlateView) {
+  return useSlateChange<Asked>(slate.id, (asked, version) =>
+    unwrap(
+      api.POST("/api/slates/{id}/contrast", {
+        params: { path: { id: slate.id } },
+        body: { version, asked },
+      }),
+    ),
+  );
+}
