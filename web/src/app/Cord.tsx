@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import { type SheetView, type SlateView, sheetPicture } from "../shared/api/client";
 import { seconds } from "../shared/units/format";
+import { partsText } from "../shared/units/parts";
 
 const HEIGHT = 62;
 
@@ -92,7 +93,9 @@ function NextSheet(props: { slate: SlateView }) {
         <span>
           {strips
             ? `strip about ${seconds(slate.base.seconds)} s`
-            : `${seconds(slate.base.seconds)} s, ${slate.base.light.notation}`}
+            : slate.base.parts.length > 1
+              ? partsText(slate.base.parts)
+              : `${seconds(slate.base.seconds)} s, ${slate.base.light.notation}`}
         </span>
       </li>
     </>

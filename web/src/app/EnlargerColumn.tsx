@@ -17,6 +17,7 @@ import {
   signedStops,
   stopWord,
 } from "../shared/units/format";
+import { partLights, partSeconds } from "../shared/units/parts";
 import { heightLabel, heightText } from "../shared/units/height";
 import { Elevation, columnLayout } from "./Elevation";
 import { HeadHandle } from "./HeadHandle";
@@ -55,11 +56,7 @@ export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<Reci
         label={base.parts.length > 1 ? "Two filters" : slate.medium.lightName}
         value={
           <span className="part-value large">
-            {base.parts.length > 1 ? (
-              base.parts.map((p) => p.light.notation.replace("grade ", "")).join(" and ")
-            ) : (
-              <LightName light={base.light} large />
-            )}
+            {base.parts.length > 1 ? partLights(base.parts) : <LightName light={base.light} large />}
           </span>
         }
         differs={differs("light")}
@@ -93,7 +90,7 @@ export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<Reci
         label="Base exposure"
         value={
           <span className={base.parts.length > 1 ? "part-value large" : "part-value huge"}>
-            {base.parts.map((p) => seconds(p.seconds)).join(" + ")}
+            {partSeconds(base.parts)}
             <small>s</small>
           </span>
         }

@@ -10,7 +10,8 @@ import { LightName } from "../../shared/ui/LightName";
 import { NextStepButton } from "../../shared/ui/NextStep";
 import { Shelf } from "../../shared/ui/Shelf";
 import { Verdict } from "../../shared/ui/Verdict";
-import { aperture, number, seconds, sheetSize } from "../../shared/units/format";
+import { aperture, number, sheetSize } from "../../shared/units/format";
+import { partLights, partSeconds } from "../../shared/units/parts";
 import { heightLabel, heightText } from "../../shared/units/height";
 import { Elevation, columnLayout } from "../../app/Elevation";
 import { FirstRun } from "./FirstRun";
@@ -116,10 +117,14 @@ function OnEnlarger(props: { slateId: string }) {
   const at = columnLayout(setup.lensToPaperMm).labels;
   const rows: [number, string, ReactNode, string?][] = [
     [at.lamp, "Lamp", setup.head],
-    [at.filter, medium.lightName, <LightName key="light" light={base.light} large />],
+    [
+      at.filter,
+      medium.lightName,
+      base.parts.length > 1 ? partLights(base.parts) : <LightName key="light" light={base.light} large />,
+    ],
     [at.negative, "Negative", `${slate.subject.rollTitle.split(",")[0] ?? ""}, ${slate.subject.name}`],
     [at.lens, `Lens, ${number(setup.focalMm)} mm`, aperture(setup.apertureMark)],
-    [at.base, "Base exposure", `${seconds(base.seconds)} s`],
+    [at.base, "Base exposure", `${partSeconds(base.parts)} s`],
     [at.height, heightLabel(setup), heightText(setup)],
     [at.easel, "Easel", sheetSize(setup.turnedWidthMm, setup.turnedHeightMm), setup.paperName],
   ];

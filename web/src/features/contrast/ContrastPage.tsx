@@ -8,7 +8,7 @@ import { draft, useStandingPicture } from "../../shared/preview/draft";
 import { Ways } from "../../shared/ui/Choice";
 import { Print } from "../../shared/ui/Print";
 import { Verdict } from "../../shared/ui/Verdict";
-import { seconds } from "../../shared/units/format";
+import { partLights, partsText } from "../../shared/units/parts";
 import { Threads } from "./Threads";
 import { TwoFilters } from "./TwoFilters";
 import {
@@ -32,7 +32,7 @@ export function ContrastPage() {
   return <Contrast key={context.slate.recipeId} {...context} />;
 }
 
-function Contrast({ slate }: SlateContext) {
+function Contrast({ slate, edit }: SlateContext) {
   const split = slate.base.parts.length > 1;
   const [asked, setAsked] = useState<Asked>({ way: split ? "TWO_FILTERS" : "ONE_FILTER" });
   const [chosen, setChosen] = useState<string>();
@@ -47,7 +47,11 @@ function Contrast({ slate }: SlateContext) {
   const lights = slate.medium.lights;
   const way = asked.way ?? "ONE_FILTER";
   const step = (by: 1 | -1) =>
-    setAsked((now) => ({ ...now, threads: [], light: beside(lights, found?.one.light.notation ?? "", by) }));
+    setAsked((now) => ({
+      ...now,
+      threads: [],
+      light: beside(lights, found?.one.light.notation ?? slate.base.light.notation, by),
+    }));
   const more = (by: number) =>
     setAsked((now) => ({ ...now, moreStops: Math.max(-3, Math.min(3, (now.moreStops ?? 0) + by)) }));
   const takeWay = (to: Way) => setAsked((now) => ({ ...now, way: to }));
@@ -61,7 +65,12 @@ function Contrast({ slate }: SlateContext) {
     if (wanted) take.mutate(asked);
   };
   const half = () => {
-    if (found) void navigate(`/slates/${slate.id}/test?half=${encodeURIComponent(found.one.light.notation)}`);
+    const second = found?.one.light.notation;
+    if (second === undefined) return;
+    edit.mutate(
+      { test: { kind: "GUESS", second } },
+      { onSuccess: () => void navigate(`/slates/${slate.id}/test?sheet=plan`) },
+    );
   };
   useKeys({
     o: () => takeWay("ONE_FILTER"),
@@ -104,8 +113,8 @@ function Contrast({ slate }: SlateContext) {
         <Threads
           standing={standing.data}
           next={shown}
-          nextLabel={found ? label(found.parts) : ""}
-          standingLabel={label(slate.base.parts)}
+          nextLabel={found ? partLights(found.parts) : ""}
+          standingLabel={partLights(slate.base.parts)}
           chosen={chosen}
           onChoose={setChosen}
           onMove={(name, net) => setAsked((now) => withThread(now, name, net))}
@@ -185,11 +194,14 @@ function Contrast({ slate }: SlateContext) {
           >
             {wanted && found ? `Set ${partsText(found.parts)}` : "Nothing to set"} <kbd>E</kbd>
           </Button>
-          {wanted && way === "ONE_FILTER" && (
-            <Button className="on-dark-quiet" onClick={half}>
-              Half and half on one sheet
-            </Button>
-          )}
+          {wanted &&
+            way === "ONE_FILTER" &&
+            !split &&
+            found.one.light.notation !== slate.base.light.notation && (
+              <Button className="on-dark-quiet" onClick={half}>
+                Half and half on one sheet
+              </Button>
+            )}
         </Verdict>
       </aside>
     </>
@@ -219,23 +231,6 @@ function differs(slate: SlateView, found: Proposal): boolean {
         p.light.notation !== now[i]?.light.notation || Math.abs(p.seconds - (now[i]?.seconds ?? 0)) > 0.02,
     )
   );
-}
-
-interface PartText {
-  light: { notation: string };
-  seconds: number;
-}
-
-function partsText(parts: readonly PartText[]): string {
-  if (parts.length > 1)
-    return parts
-      .map((p) => `${seconds(p.seconds)} s at ${p.light.notation.replace("grade ", "")}`)
-      .join(" + ");
-  return parts.map((p) => `${p.light.notation}, ${seconds(p.seconds)} s`).join("");
-}
-
-function label(parts: readonly PartText[]): string {
-  return parts.map((p) => p.light.notation.replace("grade ", "")).join(" + ");
 }
 
 function ToneTable(props: {

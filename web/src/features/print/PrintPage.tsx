@@ -12,6 +12,7 @@ import { Print } from "../../shared/ui/Print";
 import { ScriptDials } from "../../shared/ui/ScriptDials";
 import { ScriptTable } from "../../shared/ui/ScriptTable";
 import { aperture, seconds } from "../../shared/units/format";
+import { partsText } from "../../shared/units/parts";
 import { heightLabel, heightText } from "../../shared/units/height";
 
 /** The next sheet before the light goes out: what it will be, burst by burst, and what to check by hand. */
@@ -89,7 +90,7 @@ function listOf(slate: SlateView): Item[] {
     ...(setup.projection === "LAMP" ? [] : [of("aperture", lensLine(setup))]),
     of(
       "light",
-      `${medium.lightName}: ${(slate.local.script[0]?.light ?? base.light).notation}, covering the beam; ${contact ? "red filter in until the glass lies" : "red filter out"}`,
+      `${base.parts.length > 1 ? `Two parts, ${partsText(base.parts)}: the first` : `${medium.lightName}: ${(slate.local.script[0]?.light ?? base.light).notation},`} covering the beam; ${contact ? "red filter in until the glass lies" : "red filter out"}`,
     ),
     of("paper", `Box shut after the sheet is out: ${setup.paperName}, ${setup.paperBatch}`),
     ...[slate.otherBox, slate.otherNegative].flatMap((words) =>

@@ -1,8 +1,10 @@
 package keyslate.core.docs;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
 import keyslate.core.contrast.ColourHead;
 import keyslate.core.contrast.ColourMask;
 import keyslate.core.contrast.GradeAdvice;
@@ -11,6 +13,7 @@ import keyslate.core.contrast.GradeScale;
 import keyslate.core.contrast.MixedBurn;
 import keyslate.core.contrast.SchoolFactors;
 import keyslate.core.contrast.SplitExposure;
+import keyslate.core.contrast.Threads;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.quantity.Density;
 import keyslate.core.quantity.ExposureTime;
@@ -69,6 +72,19 @@ final class ContrastExamples {
             return GradeAdvice.goingOn(now, GradeAdvice.fromStrip(PAPER, now, whites, whites.plus(e.stops("late"))))
                     .grade()
                     .onScale();
+        });
+        // The time that its own light and dark tone lead back to.
+        formulas.put("CON-20", e -> {
+            GradeFilter filter = GradeFilter.nearest(Grade.of(e.at("grade")));
+            VariableContrastPaper.FilterLight light = PAPER.lightThrough(filter);
+            double asked = Math.log10(e.time("time").inSeconds());
+            List<Threads.Tone> tones = Stream.of(0.1, 1.6)
+                    .map(net -> new Threads.Tone(
+                            PAPER.logBlueFor(net, light.ratio()) - light.blueLog() - asked, net, false, 1))
+                    .toList();
+            return new Threads(PAPER, tones)
+                    .best(GradeFilter.G2, List.of(GradeFilter.values()))
+                    .seconds();
         });
         formulas.put("CON-19", e -> {
             GradeFilter now = GradeFilter.nearest(Grade.of(e.at("grade")));

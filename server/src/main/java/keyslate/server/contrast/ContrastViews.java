@@ -28,10 +28,20 @@ public final class ContrastViews {
             PartView one,
             String basis) {}
 
-    /** A place of the curve: light on the paper in stops from the tone that stands at 0.60, and the density it gives. */
+    /**
+     * A place of the curve.
+     *
+     * @param stops light on the paper, from the tone that stands at 0.60
+     * @param net density it gives
+     */
     public record PointView(double stops, double net) {}
 
-    /** The lightest and the darkest light through the negative, but for a hundredth at each end, stops. */
+    /**
+     * What the negative lets through, but for a hundredth of the picture at each end.
+     *
+     * @param fromStops least light, from the tone that stands at 0.60
+     * @param toStops most light, alike
+     */
     public record FilmView(double fromStops, double toStops) {}
 
     /**
@@ -45,7 +55,12 @@ public final class ContrastViews {
     public record ThreadView(
             String name, double stops, double net, @Nullable Double wantedNet, double missed) {}
 
-    /** Shares of the picture that come out bare, or as black as the paper gets, 0 to 1; none where nothing was scanned. */
+    /**
+     * How much of the picture lies off the paper's curve; none where nothing was scanned.
+     *
+     * @param bareShare of the picture that comes out as bare paper, 0 to 1
+     * @param blockedShare of the picture that comes out as black as the paper gets, 0 to 1
+     */
     public record OffCurveView(
             @Nullable Double bareShare, @Nullable Double blockedShare) {}
 
@@ -61,7 +76,11 @@ public final class ContrastViews {
         TWO_FILTERS
     }
 
-    /** A thread's end as it was moved: the name of the tone and the density it is to have, 0 to 2.05. */
+    /**
+     * A thread's end as it was moved.
+     *
+     * @param net density the tone is to have over the paper's white, 0 to 2.05
+     */
     public record WantedTone(
             @Nullable String name, @Nullable Double net) {}
 
@@ -71,7 +90,8 @@ public final class ContrastViews {
      * @param threads the ends that were moved; the first tone stays as it is where it was not
      * @param light a filter of one's own choice, or the grade that two filters are to be worth
      * @param moreStops more light for all of it, -3 to 3
-     * @param soft filter of the soft part, grade 00 when left out; {@code hard} of the hard one, grade 5
+     * @param soft filter of the soft part, grade 00 when left out
+     * @param hard filter of the hard part, grade 5 when left out
      * @param hardFirst whether the hard part comes first
      */
     public record ContrastAsked(
@@ -83,7 +103,11 @@ public final class ContrastViews {
             @Nullable String hard,
             @Nullable Boolean hardFirst) {}
 
-    /** What is asked, to be set. */
+    /**
+     * What is asked, to be set.
+     *
+     * @param asked as for the proposal
+     */
     public record ContrastTaking(long version, @Nullable ContrastAsked asked) {}
 
     /**
@@ -92,6 +116,8 @@ public final class ContrastViews {
      * @param parts in the order they are given
      * @param one the single filter they are worth, with its own time
      * @param dials of one filter on a head that has them
+     * @param curve of the light that is proposed
+     * @param threads in it
      */
     public record ContrastProposal(
             String headline,

@@ -1,0 +1,96 @@
+package keyslate.server.journey;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** Contrast by threads: with the mouse, by keys alone under the safelight, in one filter and in two. */
+class ContrastIT extends JourneyTest {
+    private static final int UP = 40;
+
+    private Locator end(String tone) {
+        return page().getByRole(
+                        AriaRole.SLIDER,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^" + tone + ": density in the print")));
+    }
+
+    private Locator set() {
+        return page().getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Set ")));
+    }
+
+    private String part(String label) {
+        return page().getByLabel("Enlarger: the standing recipe")
+                .getByText(label)
+                .locator("..")
+                .innerText();
+    }
+
+    @Test
+    void aThreadsEndIsMovedAndTheFilterFollows() {
+        Printer printer = printer();
+        printer.startsSlate("9", "By threads", "");
+        printer.goesTo("Contrast");
+        assertThat(printer.verdict()).containsText("Move a thread's end");
+        Locator end = end("a shadow");
+        BoundingBox box = end.boundingBox();
+        page().mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+        page().mouse().down();
+        page().mouse().move(box.x + box.width / 2, box.y + box.height / 2 + UP);
+        page().mouse().up();
+        assertThat(printer.verdict()).containsText("Set grade");
+        set().click();
+        assertThat(printer.verdict()).containsText("Move a thread's end");
+        assertThat(part("Filter")).doesNotContain("2½");
+        page().reload();
+        assertThat(part("Filter")).doesNotContain("2½");
+        page().keyboard().press("u");
+        assertThat(page().getByLabel("Enlarger: the standing recipe")).containsText("2½");
+    }
+
+    @Test
+    void twoFiltersByKeysAloneUnderTheSafelight() {
+        Printer printer = printer();
+        printer.startsSlate("9", "In two parts", "");
+        printer.goesTo("Contrast");
+        printer.presses("Safelight");
+        assertThat(page().locator("html")).hasAttribute("data-room", "safelight");
+        end("a shadow").focus();
+        page().keyboard().press("Shift+ArrowDown");
+        assertThat(printer.verdict()).containsText("Set grade");
+        page().keyboard().press("Escape");
+        page().keyboard().press("t");
+        assertThat(printer.verdict()).containsText("Give ");
+        assertThat(Pixels.firstAgainst(page().screenshot(), Pixels::isSafe)).isEmpty();
+        page().keyboard().press("e");
+        assertThat(page().getByLabel("Enlarger: the standing recipe")).containsText("00 and 5");
+        printer.goesTo("Print");
+        printer.presses("Expose print");
+        assertThat(printer.runWords()).containsText("part 1 of 2");
+        assertThat(printer.runWords()).containsText("Then");
+        assertThat(printer.runWords()).containsText("Set grade 5");
+        printer.givesAllLightAndHangs();
+        assertThat(page().getByText("through grade 00, then").first()).isVisible();
+    }
+
+    @Test
+    void twoGradesAreLaidHalfAndHalfOnOneSheet() {
+        Printer printer = printer();
+        printer.startsSlate("9", "Half and half", "");
+        printer.goesTo("Contrast");
+        assertThat(printer.verdict()).containsText("Move a thread's end");
+        page().keyboard().press("h");
+        assertThat(printer.verdict()).containsText("Set grade 3");
+        printer.presses("Half and half on one sheet");
+        assertThat(printer.verdict()).containsText("on the left, grade 3 for");
+        printer.presses("Expose one sheet");
+        printer.givesAllLightAndHangs();
+        printer.taps(page().getByTestId("strip-taps"), 0.75, 0.5);
+        assertThat(printer.verdict()).containsText("Set grade 3");
+    }
+}
