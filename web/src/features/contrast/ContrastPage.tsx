@@ -20,6 +20,7 @@ import {
   useContrast,
   useContrastProposal,
   useContrastTaking,
+  useStripsPlan,
   withThread,
 } from "./contrast";
 
@@ -61,6 +62,9 @@ function Contrast({ slate, edit }: SlateContext) {
   const asNamed = () => {
     if (named && named.length > 0) setAsked((now) => ({ ...now, light: undefined, threads: named }));
   };
+  const strips = useStripsPlan(slate);
+  const planStrips = () =>
+    strips.mutate(asked, { onSuccess: () => void navigate(`/slates/${slate.id}/test?sheet=plan`) });
   const set = () => {
     if (wanted) take.mutate(asked);
   };
@@ -159,7 +163,14 @@ function Contrast({ slate, edit }: SlateContext) {
           </button>
         )}
         {way === "TWO_FILTERS" && (
-          <TwoFilters slate={slate} asked={asked} proposal={found} onAsk={setAsked} />
+          <TwoFilters
+            slate={slate}
+            asked={asked}
+            proposal={found}
+            strips={standing.data.strips}
+            onAsk={setAsked}
+            onPlan={planStrips}
+          />
         )}
         {found?.dials && (
           <p className="note">
@@ -183,7 +194,7 @@ function Contrast({ slate, edit }: SlateContext) {
                 : "What the tone should be in the print; the filter and the time follow. What you do not move stays as near as one curve lets it."
           }
           restsOn={wanted && found ? found.restsOn : []}
-          error={proposal.error?.message ?? take.error?.message}
+          error={proposal.error?.message ?? take.error?.message ?? strips.error?.message}
         >
           <Button
             type="primary"

@@ -1,16 +1,33 @@
 import { Choice } from "../../shared/ui/Choice";
-import type { SlateView } from "../../shared/api/client";
+import type { Schemas, SlateView } from "../../shared/api/client";
 import { seconds } from "../../shared/units/format";
 import type { Asked, Proposal } from "./contrast";
+
+type School = NonNullable<Asked["school"]>;
+type Strip = Schemas["StripView"];
+
+const SCHOOLS: readonly { value: School; label: string }[] = [
+  { value: "EXACT", label: "by strips, both tones exact" },
+  { value: "OVERLAID", label: "by strips, hard laid over soft" },
+  { value: "AS_MARKED", label: "by strips, added as marked" },
+  { value: "FAIR_HALVES", label: "by strips, fair halves" },
+];
 
 /** The two filters of a split, their order, and the one filter that the pair is worth. */
 export function TwoFilters(props: {
   slate: SlateView;
   asked: Asked;
   proposal: Proposal | undefined;
+  strips: readonly Strip[];
   onAsk: (change: (now: Asked) => Asked) => void;
+  /** Plans the strips that a split starts from. */
+  onPlan: () => void;
 }) {
   const { asked, proposal } = props;
+  const of = (light: string) => props.strips.find((s) => s.light.notation === light);
+  const soft = of(asked.soft ?? "grade 00");
+  const hard = of(asked.hard ?? "grade 5");
+  const whole = soft?.whitesSeconds !== undefined && hard?.blacksSeconds !== undefined;
   const options = props.slate.medium.lights.map((l) => ({ value: l, label: l.replace("grade ", "") }));
   return (
     <>
@@ -37,6 +54,26 @@ export function TwoFilters(props: {
           onChange={(first) => props.onAsk((now) => ({ ...now, hardFirst: first === "hard" }))}
         />
       </div>
+      {props.strips.length > 0 && <Strips strips={props.strips} />}
+      <Choice<School | "THREADS">
+        label="Put together"
+        value={asked.school ?? "THREADS"}
+        options={[{ value: "THREADS", label: "by the threads, or as it stands" }, ...(whole ? SCHOOLS : [])]}
+        {...(!whole && {
+          hint: "By strips once the whites are marked through the soft filter and the black through the hard one.",
+        })}
+        onChange={(school) =>
+          props.onAsk((now) => ({
+            ...now,
+            threads: [],
+            light: undefined,
+            school: school === "THREADS" ? undefined : school,
+          }))
+        }
+      />
+      <button type="button" className="link" onClick={props.onPlan}>
+        Plan one strip in two rows, soft and hard
+      </button>
       {proposal && (
         <p className="note">
           In one filter: nearest {proposal.one.light.notation}, {seconds(proposal.one.seconds)} s. The paper
@@ -44,5 +81,30 @@ export function TwoFilters(props: {
         </p>
       )}
     </>
+  );
+}
+
+/** What strips through the two filters showed. */
+function Strips({ strips }: { strips: readonly Strip[] }) {
+  const said = (value: number | undefined) => (value === undefined ? "not marked" : `${seconds(value)} s`);
+  return (
+    <table className="rows">
+      <thead>
+        <tr>
+          <th scope="col">Strip</th>
+          <th scope="col">Whites hold</th>
+          <th scope="col">First black</th>
+        </tr>
+      </thead>
+      <tbody>
+        {strips.map((strip) => (
+          <tr key={strip.light.notation}>
+            <td>{strip.light.notation.replace("grade ", "")}</td>
+            <td>{said(strip.whitesSeconds)}</td>
+            <td>{said(strip.blacksSeconds)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

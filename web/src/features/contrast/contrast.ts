@@ -13,6 +13,7 @@ export function isAsked(asked: Asked): boolean {
     (asked.threads?.length ?? 0) > 0 ||
     asked.light !== undefined ||
     (asked.moreStops ?? 0) !== 0 ||
+    asked.school !== undefined ||
     asked.way === "TWO_FILTERS"
   );
 }
@@ -66,6 +67,18 @@ export function useContrastTaking(slate: SlateView) {
       api.POST("/api/slates/{id}/contrast", {
         params: { path: { id: slate.id } },
         body: { version, asked },
+      }),
+    ),
+  );
+}
+
+/** Plans one strip in two rows for the filters of a split. */
+export function useStripsPlan(slate: SlateView) {
+  return useSlateChange<Asked>(slate.id, ({ soft, hard }, version) =>
+    unwrap(
+      api.POST("/api/slates/{id}/contrast/strips", {
+        params: { path: { id: slate.id } },
+        body: { version, soft, hard },
       }),
     ),
   );

@@ -79,7 +79,11 @@ export function ReadTest(props: SlateContext & { strip: SheetView; row?: RowOfTw
   };
   const shown: Marked = pictured && asked ? withoutPlaces(marked, answering(asked, pictured)) : marked;
   const told = asked ? shown : withLooks(shown, earlier);
-  const isAnswered = asked ? pictured !== undefined && isMeasured(pictured) : isMarked(kinds, marked);
+  // A black alone may be enough on one of two rows: the other one may have told where the whites hold.
+  const blackOfRow = props.row !== undefined && marked.blacksAt !== undefined;
+  const isAnswered = asked
+    ? pictured !== undefined && isMeasured(pictured)
+    : isMarked(kinds, marked) || blackOfRow;
   const proposal = useProposal(strip, isAnswered, told, slate.recipeId);
   const read = useReading(slate.id, strip.id, told);
   const set = (field: string, at: number) => setPlaced((m) => ({ ...m, [field]: at, beyond: undefined }));

@@ -17,6 +17,7 @@ import keyslate.core.script.StripDirection;
  * @param breadth breadth of the strip
  * @param place across the picture, 0 to 1; none is chosen where it tells most
  * @param second light of a second row beside the first, each of half the breadth; none = one row
+ * @param secondMiddle what the middle of the second row receives; none = what keeps the print as dark as in the first
  */
 public record CoverStripPlan(
         PatchSeries series,
@@ -24,7 +25,8 @@ public record CoverStripPlan(
         Length patch,
         Length breadth,
         Optional<Double> place,
-        Optional<Light> second)
+        Optional<Light> second,
+        Optional<ExposureTime> secondMiddle)
         implements TestPlan.OfSeries {
     public CoverStripPlan {
         Check.positive("patch", patch.inMm(), "mm");
@@ -42,6 +44,7 @@ public record CoverStripPlan(
         return SecondRow.of(
                 CoverScript.of(this, base, rig),
                 second,
+                secondMiddle.map(t -> t.times(base.inSeconds() / middle(base).inSeconds())),
                 rig,
                 base,
                 direction.isAlong(),
@@ -50,7 +53,12 @@ public record CoverStripPlan(
 
     /** The same in two rows, or in one. */
     public CoverStripPlan inRows(Optional<Light> other) {
-        return new CoverStripPlan(series, direction, patch, breadth, place, other);
+        return inRows(other, Optional.empty());
+    }
+
+    /** The same in two rows, the second about a time of its own. */
+    public CoverStripPlan inRows(Optional<Light> other, Optional<ExposureTime> middle) {
+        return new CoverStripPlan(series, direction, patch, breadth, place, other, middle);
     }
 
     @Override
@@ -60,7 +68,7 @@ public record CoverStripPlan(
 
     @Override
     public CoverStripPlan of(PatchSeries other, Length each) {
-        return new CoverStripPlan(other, direction, each, breadth, place, second);
+        return new CoverStripPlan(other, direction, each, breadth, place, second, secondMiddle);
     }
 
     @Override

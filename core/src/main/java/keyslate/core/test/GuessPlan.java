@@ -28,7 +28,8 @@ public record GuessPlan(Optional<ExposureTime> time, double share, Optional<Spot
     @Override
     public TestScript script(ExposureTime base, TestRig rig) {
         ExposureTime middle = middle(base);
-        return SecondRow.of(SinglesScript.guess(middle, rig), second, rig, middle, false, SinglesScript::guess);
+        return SecondRow.of(
+                SinglesScript.guess(middle, rig), second, Optional.empty(), rig, middle, false, SinglesScript::guess);
     }
 
     @Override

@@ -28,10 +28,17 @@ final class SecondRow {
     /**
      * Both rows, or the first alone all over the paper where there is no second light.
      *
+     * @param ownBase what the second row is made about; none = the time that keeps the print as dark
      * @param sideBySide whether the rows run from side to side, one above the other; else one beside the other
      */
     static TestScript of(
-            TestScript first, Optional<Light> second, TestRig rig, ExposureTime base, boolean sideBySide, Row row) {
+            TestScript first,
+            Optional<Light> second,
+            Optional<ExposureTime> ownBase,
+            TestRig rig,
+            ExposureTime base,
+            boolean sideBySide,
+            Row row) {
         if (second.isEmpty()) {
             return first;
         }
@@ -45,7 +52,8 @@ final class SecondRow {
                             + " the lamp be switched");
         }
         TestRig other = rig.through(second.get());
-        TestScript below = row.script(rig.carried().time(base, second.get()), other);
+        ExposureTime about = ownBase.orElseGet(() -> rig.carried().time(base, second.get()));
+        TestScript below = row.script(about, other);
         List<ExposureStep> steps = new ArrayList<>();
         first.steps().forEach(s -> steps.add(on(half(0, sideBySide), s, s.place(), s.cues())));
         for (ExposureStep step : below.steps()) {

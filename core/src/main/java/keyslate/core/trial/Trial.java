@@ -17,7 +17,6 @@ import keyslate.core.trial.printer.ColourCraftRules;
 import keyslate.core.trial.printer.ColourDarkroom;
 import keyslate.core.trial.printer.LocalByStrips;
 import keyslate.core.trial.printer.MonoByPicture;
-import keyslate.core.trial.printer.MonoByStrips;
 import keyslate.core.trial.printer.MonoByTests;
 import keyslate.core.trial.printer.MonoCraftRules;
 import keyslate.core.trial.printer.ProofStart;
@@ -129,7 +128,7 @@ public final class Trial {
                     TestedMono world = new TestedMono(seed);
                     return errors(MonoByPicture.follow(world), world::errorOf);
                 }),
-                new Method("mono-split", Advice.CORE_ONLY, MONO_PIECES, s -> split(new SimulatedMono(s))),
+                tested("mono-split", MonoByTests.Kind.SPLIT),
                 new Method(
                         "colour-viewing-filters",
                         Advice.STATION,
@@ -171,10 +170,6 @@ public final class Trial {
             TestedMono world = new TestedMono(seed);
             return errors(MonoByTests.follow(world, kind), world::errorOf);
         });
-    }
-
-    private static List<PrintError> split(SimulatedMono world) {
-        return errors(MonoByStrips.follow(world, true), r -> world.errorOf(r, false));
     }
 
     private static List<PrintError> craft(TestedMono world) {

@@ -3,6 +3,7 @@ package keyslate.core.docs;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Stream;
 import keyslate.core.contrast.ColourHead;
@@ -12,6 +13,7 @@ import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.GradeScale;
 import keyslate.core.contrast.MixedBurn;
 import keyslate.core.contrast.SchoolFactors;
+import keyslate.core.contrast.SplitByStrips;
 import keyslate.core.contrast.SplitExposure;
 import keyslate.core.contrast.Threads;
 import keyslate.core.contrast.VariableContrastPaper;
@@ -72,6 +74,28 @@ final class ContrastExamples {
             return GradeAdvice.goingOn(now, GradeAdvice.fromStrip(PAPER, now, whites, whites.plus(e.stops("late"))))
                     .grade()
                     .onScale();
+        });
+        // R that the grade of the pair is worth, on strips of a negative of that range through nominal filters.
+        formulas.put("CON-21", e -> {
+            List<SplitByStrips.Marks> strips = Stream.of(GradeFilter.G00, GradeFilter.G5)
+                    .map(filter -> {
+                        VariableContrastPaper.FilterLight light = PAPER.lightThrough(filter);
+                        double white =
+                                PAPER.logBlueFor(VariableContrastPaper.HIGHLIGHT_NET, light.ratio()) - light.blueLog();
+                        double black = PAPER.logBlueFor(VariableContrastPaper.SHADOW_NET, light.ratio())
+                                - light.blueLog()
+                                - e.at("range");
+                        return new SplitByStrips.Marks(
+                                filter,
+                                Optional.of(ExposureTime.ofSeconds(Math.pow(10, white + 1))),
+                                Optional.of(ExposureTime.ofSeconds(Math.pow(10, black + 1))));
+                    })
+                    .toList();
+            SplitExposure.Pair pair =
+                    new SplitByStrips(PAPER, strips.get(0), strips.get(1)).pair(SplitByStrips.School.EXACT);
+            return new SplitExposure(PAPER, GradeFilter.G00.grade(), GradeFilter.G5.grade())
+                    .equivalent(pair.softSeconds(), pair.hardSeconds())
+                    .isoRange();
         });
         // The time that its own light and dark tone lead back to.
         formulas.put("CON-20", e -> {

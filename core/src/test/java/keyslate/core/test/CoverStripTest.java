@@ -119,6 +119,7 @@ class CoverStripTest {
                             Length.ofMm(30),
                             Length.ofMm(50),
                             Optional.of(1.1),
+                            Optional.empty(),
                             Optional.empty()))
                     .isInstanceOf(QuantityException.class);
         }

@@ -40,7 +40,8 @@ class SecondRowTest {
                 Length.ofMm(24),
                 Length.ofMm(60),
                 Optional.empty(),
-                Optional.of(HARD));
+                Optional.of(HARD),
+                Optional.empty());
         TestScript script = plan.script(seconds(10), rig(LampWay.SWITCHED));
         List<SheetPatches.Patch> patches = patches(script);
         assertThat(patches).hasSize(10);
@@ -89,6 +90,15 @@ class SecondRowTest {
                         .skip(3)
                         .map(p -> Math.round(p.receivedSeconds())))
                 .containsExactly(8L, 14L, 32L);
+    }
+
+    /** A split's hard strip lies about its black and not about its whites. */
+    @Test
+    void aSecondRowMayHaveAMiddleOfItsOwn() {
+        CoverStripPlan plan = strip(3, 1).inRows(Optional.of(HARD), Optional.of(seconds(15)));
+        assertThat(patches(plan.script(seconds(10), rig(LampWay.SWITCHED))).stream()
+                        .map(p -> Math.round(p.receivedSeconds())))
+                .containsExactly(5L, 10L, 20L, 8L, 15L, 30L);
     }
 
     @Test

@@ -38,6 +38,7 @@ final class TestPlans {
                 Length.ofMm(24),
                 Length.ofMm(60),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import keyslate.core.contrast.ColourHead;
 import keyslate.core.contrast.GradeFilter;
+import keyslate.core.contrast.SplitByStrips;
 import keyslate.core.contrast.SplitExposure;
 import keyslate.core.contrast.Threads;
 import keyslate.core.contrast.VariableContrastPaper;
@@ -24,6 +25,7 @@ import keyslate.server.contrast.ContrastViews.ContrastAsked;
 import keyslate.server.contrast.ContrastViews.ContrastProposal;
 import keyslate.server.contrast.ContrastViews.DialsView;
 import keyslate.server.contrast.ContrastViews.PartView;
+import keyslate.server.contrast.ContrastViews.StripView;
 import keyslate.server.contrast.ContrastViews.ThreadView;
 import keyslate.server.contrast.ContrastViews.WantedTone;
 import keyslate.server.contrast.ContrastViews.Way;
@@ -41,6 +43,14 @@ final class ContrastAdvice {
 
     private static final double ONE_SECOND = 1;
 
+    private static final Map<SplitByStrips.School, String> SCHOOLS = Map.of(
+            SplitByStrips.School.AS_MARKED, "Both parts as marked, added: a little dark, for each adds to the other.",
+            SplitByStrips.School.OVERLAID,
+                    "The soft part as marked, the hard one on top of it until the black is right.",
+            SplitByStrips.School.EXACT, "Whites and black both right with what each part adds to the other.",
+            SplitByStrips.School.FAIR_HALVES,
+                    "Half of the light of the whites through each: equal shares of light, not of the clock.");
+
     private final ToneGround ground;
     private final VariableContrastPaper paper;
     private final FieldErrors errors = new FieldErrors();
@@ -51,9 +61,11 @@ final class ContrastAdvice {
     private final GradeFilter soft;
     private final GradeFilter hard;
     private final boolean hardFirst;
+    private final Optional<SplitByStrips.School> school;
 
     private ContrastAdvice(ToneGround ground, ContrastAsked asked) {
         this.ground = ground;
+        this.school = Optional.ofNullable(asked.school());
         this.paper = ground.paper();
         this.way = asked.way() == null ? Way.ONE_FILTER : asked.way();
         this.more = Stops.of(errors.check(
@@ -152,15 +164,28 @@ final class ContrastAdvice {
     }
 
     private BaseExposure twoFilters() {
-        FilterLight target = target();
-        SplitExposure split = new SplitExposure(paper, soft.grade(), hard.grade());
-        SplitExposure.Pair pair = split.of(target, ExposureTime.ofSeconds(ONE_SECOND));
+        SplitExposure.Pair pair = school.map(this::byStrips)
+                .orElseGet(() -> new SplitExposure(paper, soft.grade(), hard.grade())
+                        .of(target(), ExposureTime.ofSeconds(ONE_SECOND)));
         if (Math.min(pair.softSeconds(), pair.hardSeconds()) < SHORTEST_PART) {
-            throw Check.infeasible("light", "one of these two filters alone does it: take one filter, or others");
+            throw Check.infeasible(
+                    "light",
+                    "one of these two filters alone does it as it stands: move a thread, put strips together, or take others");
         }
         BaseExposure.Part first = part(soft, pair.softSeconds());
         BaseExposure.Part second = part(hard, pair.hardSeconds());
         return hardFirst ? stands().split(second, first) : stands().split(first, second);
+    }
+
+    /** As strips through the two filters say (CON-21). */
+    private SplitExposure.Pair byStrips(SplitByStrips.School how) {
+        SplitExposure.Pair found = new SplitByStrips(paper, strip(soft), strip(hard)).pair(how);
+        double factor = more.toFactor();
+        return new SplitExposure.Pair(factor * found.softSeconds(), factor * found.hardSeconds());
+    }
+
+    private SplitByStrips.Marks strip(GradeFilter filter) {
+        return ground.strips().apply(filter);
     }
 
     private static BaseExposure.Part part(GradeFilter filter, double seconds) {
@@ -217,6 +242,8 @@ final class ContrastAdvice {
         BaseExposure.Part was = one(stands());
         BaseExposure.Part one = one(found.base());
         pivots(was.light().toFilter(), one.light().toFilter()).ifPresent(rests::add);
+        school.ifPresent(how -> rests.add(SCHOOLS.get(how) + " By the strips through " + soft.label() + " and "
+                + hard.label() + ", each filter taken as its own marks show it (CON-21)."));
         Optional<DialsView> dials = found.base().isSplit() ? Optional.empty() : dials(rests, one);
         return new ContrastProposal(
                 headline(found.base()),
@@ -228,6 +255,18 @@ final class ContrastAdvice {
                 ground.curve(found.light()),
                 threads,
                 ground.off(found.light()));
+    }
+
+    /** What strips through each filter of the set showed, where they showed anything. */
+    static List<StripView> strips(ToneGround ground) {
+        return Arrays.stream(GradeFilter.values())
+                .map(ground.strips())
+                .filter(m -> m.whites().isPresent() || m.blacks().isPresent())
+                .map(m -> new StripView(
+                        LightView.of(Light.filter(m.filter())),
+                        m.whites().map(ExposureTime::inSeconds).orElse(null),
+                        m.blacks().map(ExposureTime::inSeconds).orElse(null)))
+                .toList();
     }
 
     static PartView view(BaseExposure.Part part) {

@@ -4,6 +4,7 @@ import keyslate.server.contrast.ContrastViews.ContrastAsked;
 import keyslate.server.contrast.ContrastViews.ContrastProposal;
 import keyslate.server.contrast.ContrastViews.ContrastTaking;
 import keyslate.server.contrast.ContrastViews.ContrastView;
+import keyslate.server.contrast.ContrastViews.StripsAsked;
 import keyslate.server.slate.SlateViews.SlateView;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -32,6 +33,12 @@ class ContrastController {
     @PostMapping("/proposal")
     ContrastProposal propose(@PathVariable String id, @RequestBody ContrastAsked asked) {
         return contrast.propose(id, asked);
+    }
+
+    /** Plans one strip in two rows, soft and hard: wide at first, then as fine as what is left open. */
+    @PostMapping("/strips")
+    SlateView strips(@PathVariable String id, @RequestBody StripsAsked asked) {
+        return contrast.planStrips(id, asked);
     }
 
     /** Sets what is proposed for the same. */

@@ -1,5 +1,7 @@
 package keyslate.server.contrast;
 
+import java.util.List;
+import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.medium.Monochrome;
 import keyslate.core.quantity.QuantityException;
@@ -9,11 +11,14 @@ import keyslate.server.contrast.ContrastViews.ContrastAsked;
 import keyslate.server.contrast.ContrastViews.ContrastProposal;
 import keyslate.server.contrast.ContrastViews.ContrastTaking;
 import keyslate.server.contrast.ContrastViews.ContrastView;
+import keyslate.server.contrast.ContrastViews.StripsAsked;
+import keyslate.server.decide.StripTimes;
 import keyslate.server.preview.Previews;
 import keyslate.server.recipe.RecipeEditor;
 import keyslate.server.rig.Rig;
 import keyslate.server.rig.Rigs;
 import keyslate.server.sheet.SheetAssembler;
+import keyslate.server.sheet.SheetAssembler.OnCord;
 import keyslate.server.slate.SlateAssembler;
 import keyslate.server.slate.SlateService;
 import keyslate.server.slate.SlateViews.SlateView;
@@ -24,12 +29,13 @@ import keyslate.store.Database;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.Slate;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** The contrast of what stands, and what to set for another one. */
 @Service
 public class ContrastService {
-    private static final ContrastAsked NOTHING = new ContrastAsked(null, null, null, null, null, null, null);
+    private static final ContrastAsked NOTHING = new ContrastAsked(null, null, null, null, null, null, null, null);
 
     private final Database database;
     private final SlateService slates;
@@ -81,6 +87,7 @@ public class ContrastService {
                 ground.off(ground.stands()),
                 base.parts().stream().map(ContrastAdvice::view).toList(),
                 ContrastAdvice.view(ground.rig().medium().core().asOne(base)),
+                ContrastAdvice.strips(ground),
                 found.basis().text());
     }
 
@@ -112,6 +119,35 @@ public class ContrastService {
         });
     }
 
+    /** Plans the strips of a split. */
+    public SlateView planStrips(String slateId, StripsAsked asked) {
+        return slates.changeWhole(slateId, asked.version(), (slate, subject) -> {
+            Rig rig = rigs.of(recipes.get(slate.recipeId()));
+            GradeFilter soft = filter(rig, "/soft", asked.soft(), GradeFilter.G00);
+            GradeFilter hard = filter(rig, "/hard", asked.hard(), GradeFilter.G5);
+            if (soft.compareTo(hard) >= 0) {
+                throw RefusedException.of("/hard", "E_RANGE", "The hard filter has to be harder than the soft one.");
+            }
+            List<OnCord> cord = cords.cord(slate.id(), rig);
+            return slates.stand(
+                    slate,
+                    SplitStrips.planned(
+                            editor,
+                            rig,
+                            StripTimes.through(soft, paper, rig, cord),
+                            StripTimes.through(hard, paper, rig, cord),
+                            StripTimes.open(soft, hard, paper, rig, cord)));
+        });
+    }
+
+    private static GradeFilter filter(Rig rig, String pointer, @Nullable String notation, GradeFilter usual) {
+        try {
+            return notation == null ? usual : rig.medium().core().read(notation).toFilter();
+        } catch (QuantityException e) {
+            throw RefusedException.of(pointer, "E_SHAPE", Show.sentence(e.getMessage()));
+        }
+    }
+
     private static RefusedException refused(QuantityException e) {
         return RefusedException.of("/light", "E_INFEASIBLE", Show.sentence(e.getMessage()));
     }
@@ -126,7 +162,10 @@ public class ContrastService {
         if (!Monochrome.ID.equals(rig.medium().id())) {
             throw new ConflictException("wrong-paper", "Contrast is chosen on variable-contrast paper.");
         }
-        Previews.Basis basis = previews.basis(rig, cords.cord(slate.id(), rig));
-        return new Ground(ToneGround.of(paper, rig, basis, assembler.small(rig)), basis);
+        List<OnCord> cord = cords.cord(slate.id(), rig);
+        Previews.Basis basis = previews.basis(rig, cord);
+        ToneGround tones = ToneGround.of(
+                paper, rig, basis, assembler.small(rig), filter -> StripTimes.through(filter, paper, rig, cord));
+        return new Ground(tones, basis);
     }
 }

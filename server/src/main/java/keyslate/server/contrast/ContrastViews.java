@@ -1,6 +1,7 @@
 package keyslate.server.contrast;
 
 import java.util.List;
+import keyslate.core.contrast.SplitByStrips;
 import keyslate.server.rig.LightView;
 import org.jspecify.annotations.Nullable;
 
@@ -17,6 +18,7 @@ public final class ContrastViews {
      * @param tones that lie off the paper's curve
      * @param parts of the base exposure as it stands
      * @param one what it is worth through a single filter
+     * @param strips what strips of this slate showed, through each filter that was used
      * @param basis what the densities rest on
      */
     public record ContrastView(
@@ -26,6 +28,7 @@ public final class ContrastViews {
             OffCurveView tones,
             List<PartView> parts,
             PartView one,
+            List<StripView> strips,
             String basis) {}
 
     /**
@@ -70,6 +73,17 @@ public final class ContrastViews {
     /** Points of yellow and magenta on a head that has dials, by a generic set of filters, and the factor of time over white light. */
     public record DialsView(double yellow, double magenta, double timeFactor) {}
 
+    /**
+     * What strips through a filter showed.
+     *
+     * @param whitesSeconds time at which the whites hold; none where they were not marked
+     * @param blacksSeconds time of the first true black; none where it was not
+     */
+    public record StripView(
+            LightView light,
+            @Nullable Double whitesSeconds,
+            @Nullable Double blacksSeconds) {}
+
     /** Whether one filter prints it, or two one after the other. */
     public enum Way {
         ONE_FILTER,
@@ -92,6 +106,7 @@ public final class ContrastViews {
      * @param moreStops more light for all of it, -3 to 3
      * @param soft filter of the soft part, grade 00 when left out
      * @param hard filter of the hard part, grade 5 when left out
+     * @param school two filters as strips through them say, and how the two are put together; left out, by the threads or as what stands
      * @param hardFirst whether the hard part comes first
      */
     public record ContrastAsked(
@@ -101,7 +116,17 @@ public final class ContrastViews {
             @Nullable Double moreStops,
             @Nullable String soft,
             @Nullable String hard,
+            SplitByStrips.@Nullable School school,
             @Nullable Boolean hardFirst) {}
+
+    /**
+     * The strips that a split starts from, or that settle it: one in two rows.
+     *
+     * @param soft filter of the soft part, grade 00 when left out
+     * @param hard filter of the hard part, grade 5 when left out
+     */
+    public record StripsAsked(
+            long version, @Nullable String soft, @Nullable String hard) {}
 
     /**
      * What is asked, to be set.

@@ -5,8 +5,11 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoublePredicate;
+import java.util.function.Function;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
+import keyslate.core.contrast.GradeFilter;
+import keyslate.core.contrast.SplitByStrips;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.contrast.VariableContrastPaper.FilterLight;
 import keyslate.core.darkroom.Negative;
@@ -28,9 +31,16 @@ import keyslate.server.rig.Rig;
  * @param stands the light of the whole base exposure, all its parts together
  * @param film densities of the part that prints, rising; empty where nothing was scanned
  * @param threads named tones, or three of every print
+ * @param strips what strips through a filter showed
  */
 record ToneGround(
-        VariableContrastPaper paper, Rig rig, FilterLight stands, double level, double[] film, List<Thread> threads) {
+        VariableContrastPaper paper,
+        Rig rig,
+        FilterLight stands,
+        double level,
+        double[] film,
+        List<Thread> threads,
+        Function<GradeFilter, SplitByStrips.Marks> strips) {
     private static final double STOP = Math.log10(2);
     private static final double FEWEST_STOPS = -6;
     private static final double MOST_STOPS = 5;
@@ -51,7 +61,12 @@ record ToneGround(
         }
     }
 
-    static ToneGround of(VariableContrastPaper paper, Rig rig, Previews.Basis basis, Optional<Negative> small) {
+    static ToneGround of(
+            VariableContrastPaper paper,
+            Rig rig,
+            Previews.Basis basis,
+            Optional<Negative> small,
+            Function<GradeFilter, SplitByStrips.Marks> strips) {
         FilterLight stands = light(paper, rig.exposure());
         double level = rig.logPerSecond() + Stops.of(basis.offsets().get(0)).toLogExposure();
         List<Thread> threads = new ArrayList<>();
@@ -60,13 +75,13 @@ record ToneGround(
                 .tones()
                 .forEach(t -> threads.add(new Thread(t.name(), level - t.densityOn(negative), Optional.of(t)))));
         ToneGround ground = new ToneGround(
-                paper, rig, stands, level, small.map(n -> film(rig, n)).orElse(new double[0]), threads);
+                paper, rig, stands, level, small.map(n -> film(rig, n)).orElse(new double[0]), threads, strips);
         if (threads.isEmpty()) {
             threads.add(ground.pivot("a light tone", NextRecipe.HELD_NET));
             threads.add(ground.pivot("a middle", ToneWish.MIDDLE.net()));
             threads.add(ground.pivot("a shadow", ToneWish.TRUE_BLACK.net()));
         }
-        return new ToneGround(paper, rig, stands, level, ground.film, List.copyOf(threads));
+        return new ToneGround(paper, rig, stands, level, ground.film, List.copyOf(threads), strips);
     }
 
     /** All the light of an exposure as if it were one second of one lamp. */

@@ -14,6 +14,7 @@ import keyslate.core.script.SheetPatches;
 import keyslate.core.test.GuessPlan;
 import keyslate.server.Show;
 import keyslate.server.decide.DecisionViews.Marks;
+import keyslate.server.rig.Rig;
 import keyslate.server.rig.WayBetween;
 import keyslate.server.sheet.Patches.OnPaper;
 import keyslate.server.sheet.SheetAssembler.OnCord;
@@ -92,6 +93,28 @@ record Evidence(List<Mark> own, List<Other> others) {
             }
         }
         return new Evidence(marks(strip, Looked.of(marks), whole, blacks), others);
+    }
+
+    /** What the last readings of all tests of a slate say, as it stands now; whites, middle and, where one is wanted, black. */
+    static List<Mark> ofSlate(Rig now, List<OnCord> cord) {
+        List<Mark> all = new ArrayList<>();
+        for (OnCord on : cord) {
+            boolean counts = on.patches().isPresent()
+                    && on.view().isHung()
+                    && on.view().doubt() == null
+                    && isComparable(new WayBetween(on.rig(), now));
+            if (counts) {
+                Hung sheet = new Hung(on, now, cord);
+                for (int row = 1; row <= sheet.rows(); row++) {
+                    Hung ofRow = sheet.row(row);
+                    for (boolean byPicture : new boolean[] {false, true}) {
+                        last(sheet, row, byPicture)
+                                .ifPresent(seen -> all.addAll(marks(ofRow, Looked.of(seen), Tone.WHITES, true)));
+                    }
+                }
+            }
+        }
+        return all;
     }
 
     /** The last readings of one row of a sheet, but for the one that is being made. */

@@ -134,7 +134,7 @@ class MonoAdviser implements Adviser {
         if (one && marks.moreStops() == null) {
             errors.add("/marks/moreStops", "E_SHAPE", "Say how much more light it needs; 0 where it is right.");
         }
-        if (!one && marks.whitesAt() == null && marks.rightAt() == null) {
+        if (!one && marks.whitesAt() == null && marks.rightAt() == null && !isBlackBesideWhites(strip, marks, black)) {
             errors.add("/marks/whitesAt", "E_SHAPE", "Mark the patch where the whites just hold first.");
         }
         Readings.mark(errors, "/marks/whitesAt", marks.whitesAt(), totals);
@@ -143,6 +143,14 @@ class MonoAdviser implements Adviser {
         Readings.stops(errors, "/marks/moreStops", marks.moreStops());
         errors.throwIfAny();
         return Evidence.of(strip, marks, Tone.WHITES, black);
+    }
+
+    /** A black alone tells no time, unless another row or test has told where the whites hold: as the hard strip of a split. */
+    private static boolean isBlackBesideWhites(Hung strip, Marks marks, boolean black) {
+        return black
+                && marks.blacksAt() != null
+                && Evidence.of(strip, marks, Tone.WHITES, true).others().stream()
+                        .anyMatch(o -> o.mark().tone() != Tone.BLACKS);
     }
 
     @Override

@@ -131,6 +131,7 @@ public record RecipeChange(
      * @param share of the picture that one sheet prints, 0.05 to 1
      * @param lights of pieces, in the paper's notation; an empty list goes back to one light and a series
      * @param marks CORNERS, NIPS or ORDER
+     * @param secondSeconds what the middle of a second row receives; 0 goes back to what keeps the print as dark
      * @param second light of a second row of a strip, or of the right half of one sheet; empty goes back to one light
      */
     public record TestChange(
@@ -161,11 +162,12 @@ public record RecipeChange(
             @Nullable Double share,
             @Nullable List<String> lights,
             @Nullable String marks,
-            @Nullable String second) {
+            @Nullable String second,
+            @Nullable Double secondSeconds) {
         /** No change at all. */
         static final TestChange NOTHING = new TestChange(
                 null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-                null, null, null, null, null, null, null, null, null, null, null);
+                null, null, null, null, null, null, null, null, null, null, null, null);
     }
 
     /** The local plan: the whole list of areas, or how holds are given (ONE_EXPOSURE or BURSTS). */

@@ -134,6 +134,14 @@ public class RecipeEditor {
         return follow(now, edit, now.naming(), now.setup(), next, now.test().followingBase(), now.local());
     }
 
+    /** The recipe with a test that is planned about another base exposure. */
+    public Recipe plan(Recipe now, BaseExposure base, TestPlan test, String because) {
+        Edit edit = new Edit();
+        edit.say("strips for a split");
+        Base next = new Base(base, "own", because);
+        return follow(now, edit, now.naming(), now.setup(), next, test, now.local());
+    }
+
     private static String inWords(BaseExposure base) {
         return Show.listed(base.parts().stream()
                 .map(p -> p.light().notation() + " " + Show.seconds(p.time().inSeconds()))

@@ -3,6 +3,7 @@ package keyslate.server.recipe;
 import java.util.Optional;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.Check;
+import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Length;
 import keyslate.core.script.StripDirection;
 import keyslate.core.test.CoverStripPlan;
@@ -28,6 +29,7 @@ final class StripEdit {
                 Length.ofMm(Math.max(Sizes.NARROWEST_MM, Math.floor(room / series.patches()))),
                 usual.breadth(),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 
@@ -51,7 +53,22 @@ final class StripEdit {
                         new StripDirection[] {now.direction(), direction}),
                 Sizes.breadth(edit, rig, change.breadthMm(), now.breadth(), direction),
                 place(edit, now.place(), change),
-                second(edit, rig, now.second(), change));
+                second(edit, rig, now.second(), change),
+                secondMiddle(edit, now, change));
+    }
+
+    /** What the middle of a second row receives, where it has a time of its own; another light leaves it. */
+    private static Optional<ExposureTime> secondMiddle(Edit edit, CoverStripPlan now, TestChange change) {
+        if (change.secondSeconds() == null) {
+            return change.second() == null ? now.secondMiddle() : Optional.empty();
+        }
+        return change.secondSeconds() == 0
+                ? Optional.empty()
+                : edit.errors()
+                        .check(
+                                "/test/secondSeconds",
+                                now.secondMiddle(),
+                                () -> Optional.of(ExposureTime.ofSeconds(change.secondSeconds())));
     }
 
     /** The light of a second row; that of another kind of paper is dropped when the paper changed. */

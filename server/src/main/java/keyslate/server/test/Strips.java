@@ -49,6 +49,7 @@ public final class Strips {
                 Length.ofMm(Math.max(LEAST_MM, Math.floor(rig.fit().imageWidth().inMm() / USUAL_PATCHES))),
                 Length.ofMm(Math.max(LEAST_MM, Math.floor(breadth))),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 

@@ -174,6 +174,71 @@ class ContrastHttpTest extends ApplicationTest {
         assertThat(harder.get("light").get("notation").asString()).isEqualTo("grade 3");
     }
 
+    /** One strip in two rows says the whites through 00 and the black through 5; four schools put them together, each saying how. */
+    @Test
+    void aSplitFromOneStripInTwoRows() {
+        JsonNode planned = ok(http().post(
+                                "/api/slates/" + slate + "/contrast/strips", Map.of("version", http().version(slate))))
+                .get("standing");
+        assertThat(planned.get("base").get("light").get("notation").asString()).isEqualTo("grade 00");
+        JsonNode patches = planned.get("test").get("patches");
+        assertThat(patches.size()).isEqualTo(30);
+        double middle = patches.get(7).get("totalSeconds").asDouble();
+        assertThat(middle).isCloseTo(planned.get("base").get("seconds").asDouble(), within(0.1));
+        assertThat(patches.get(22).get("totalSeconds").asDouble()).isCloseTo(1.5 * middle, within(0.2));
+        assertThat(stands().get("strips").size()).isZero();
+        assertThat(http().post(
+                                "/api/slates/" + slate + "/contrast/proposal",
+                                Map.of("way", "TWO_FILTERS", "school", "EXACT"))
+                        .text())
+                .contains("mark where the whites hold".substring(1));
+        JsonNode sheets = exposeAndHang(begin(slate, "STRIP")).get("sheets");
+        String strip = sheets.get(sheets.size() - 1).get("id").asString();
+        assertThat(http().post("/api/sheets/" + strip + "/readings/proposal", Map.of("blacksAt", 8, "row", 2))
+                        .pointers())
+                .containsExactly("/marks/whitesAt");
+        read(strip, Map.of("whitesAt", 7, "row", 1));
+        read(strip, Map.of("blacksAt", 8, "row", 2));
+        JsonNode exact = propose(Map.of("way", "TWO_FILTERS", "school", "EXACT"));
+        JsonNode strips = stands().get("strips");
+        assertThat(strips.get(0).get("light").get("notation").asString()).isEqualTo("grade 00");
+        double whites = strips.get(0).get("whitesSeconds").asDouble();
+        double black = strips.get(1).get("blacksSeconds").asDouble();
+        assertThat(whites).isCloseTo(middle, within(0.2));
+        List<Double> marked = seconds(
+                propose(Map.of("way", "TWO_FILTERS", "school", "AS_MARKED")).get("parts"));
+        assertThat(marked.get(0)).isCloseTo(whites, within(1e-6));
+        assertThat(marked.get(1)).isCloseTo(black, within(0.01 * black));
+        List<Double> overlaid = seconds(
+                propose(Map.of("way", "TWO_FILTERS", "school", "OVERLAID")).get("parts"));
+        assertThat(overlaid.get(0)).isCloseTo(whites, within(1e-6));
+        assertThat(overlaid.get(1)).isLessThan(marked.get(1));
+        assertThat(seconds(exact.get("parts")).get(0)).isLessThan(whites);
+        assertThat(exact.get("restsOn").toString()).contains("CON-21");
+        JsonNode finer = ok(http().post(
+                                "/api/slates/" + slate + "/contrast/strips", Map.of("version", http().version(slate))))
+                .get("standing")
+                .get("test")
+                .get("plan");
+        assertThat(finer.get("stepStops").asDouble()).isCloseTo(1 / 12.0, within(1e-9));
+        assertThat(finer.get("secondSeconds").asDouble()).isCloseTo(black, within(1e-6));
+        assertThat(http().post(
+                                "/api/slates/" + slate + "/contrast/strips",
+                                Map.of("version", http().version(slate), "soft", "grade 5", "hard", "grade 5"))
+                        .pointers())
+                .containsExactly("/hard");
+    }
+
+    private void read(String strip, Map<String, ?> marks) {
+        ok(http().post(
+                        "/api/sheets/" + strip + "/readings",
+                        Map.of(
+                                "marks",
+                                marks,
+                                "taking",
+                                Map.of("version", http().version(slate), "answer", "KEEP_LIGHT"))));
+    }
+
     @Test
     void whatCannotBeSetIsSaidAtItsField() {
         Map<String, Object> wrong = new HashMap<>();

@@ -47,6 +47,7 @@ import org.jspecify.annotations.Nullable;
  * @param lights of pieces, in the paper's notation; empty = one light and a series
  * @param marks how pieces are told apart: CORNERS, NIPS or ORDER
  * @param second light of a second row of a strip, or of the right half of one sheet; null = one light
+ * @param secondSeconds what the middle of a second row receives; null = what keeps the print as dark
  */
 public record StoredTest(
         String kind,
@@ -72,7 +73,8 @@ public record StoredTest(
         @Nullable Double share,
         @Nullable List<String> lights,
         @Nullable String marks,
-        @Nullable String second) {
+        @Nullable String second,
+        @Nullable Double secondSeconds) {
     /** The kind of a covered strip. */
     public static final String STRIP = "STRIP";
 
@@ -87,6 +89,8 @@ public record StoredTest(
             Draft draft = new Draft(STRIP).series(strip.series());
             draft.place = strip.place().orElse(null);
             draft.second = strip.second().map(Light::notation).orElse(null);
+            draft.secondSeconds =
+                    strip.secondMiddle().map(ExposureTime::inSeconds).orElse(null);
             return draft.strip(strip.direction(), strip.patch(), strip.breadth())
                     .done();
         }
@@ -138,7 +142,14 @@ public record StoredTest(
     public TestPlan toCore() {
         return switch (kind) {
             case STRIP ->
-                new CoverStripPlan(toSeries(), toDirection(), mm(patchMm), mm(breadthMm), optional(place), toSecond());
+                new CoverStripPlan(
+                        toSeries(),
+                        toDirection(),
+                        mm(patchMm),
+                        mm(breadthMm),
+                        optional(place),
+                        toSecond(),
+                        time(secondSeconds));
             case SAME_SPOT -> new SameSpotPlan(toSeries(), toDirection(), mm(patchMm), mm(breadthMm), toSpot());
             case OPENINGS ->
                 new OpeningsPlan(
@@ -242,6 +253,7 @@ public record StoredTest(
         private @Nullable List<String> lights;
         private @Nullable String marks;
         private @Nullable String second;
+        private @Nullable Double secondSeconds;
 
         Draft(String kind) {
             this.kind = kind;
@@ -297,7 +309,8 @@ public record StoredTest(
                     share,
                     lights,
                     marks,
-                    second);
+                    second,
+                    secondSeconds);
         }
     }
 }

@@ -2,6 +2,7 @@ package keyslate.core.trial.printer;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.VariableContrastPaper;
@@ -53,6 +54,6 @@ public final class MonoByPicture {
         ToneTime time = ToneTime.of(
                 log -> PAPER.netDensityAtGrade(GradeFilter.G2.grade(), log), seen, VariableContrastPaper.HIGHLIGHT_NET);
         double set = Printers.tenth(time.time().inSeconds() + lag.inSeconds());
-        return List.of(new MonoByTests.Print(GradeFilter.G2, set, 1, 0));
+        return List.of(new MonoByTests.Print(GradeFilter.G2, set, 1, 0, Optional.empty()));
     }
 }

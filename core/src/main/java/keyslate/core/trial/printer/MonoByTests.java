@@ -8,6 +8,8 @@ import java.util.function.DoubleSupplier;
 import java.util.stream.DoubleStream;
 import keyslate.core.contrast.GradeAdvice;
 import keyslate.core.contrast.GradeFilter;
+import keyslate.core.contrast.SplitByStrips;
+import keyslate.core.contrast.SplitExposure;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.exposure.CheckStrip;
@@ -17,6 +19,7 @@ import keyslate.core.exposure.TimerSteps;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Length;
+import keyslate.core.quantity.QuantityException;
 import keyslate.core.quantity.Stops;
 import keyslate.core.reading.GradedLights;
 import keyslate.core.reading.Looks;
@@ -60,6 +63,8 @@ public final class MonoByTests {
     private static final int OPENINGS = 9;
     private static final double AT_AN_END = 2;
     private static final int LOOKS = 2;
+    private static final Light SOFT = Light.filter(GradeFilter.G00);
+    private static final Light HARD = Light.filter(GradeFilter.G5);
 
     /** The kinds of test. */
     public enum Kind {
@@ -69,15 +74,18 @@ public final class MonoByTests {
         WEDGE,
         GUESS,
         PIECES,
-        PRESSES
+        PRESSES,
+        /** A covered strip in two rows, soft and hard; the print is a split. */
+        SPLIT
     }
 
     /**
      * A print.
      *
      * @param lampOns in how many equal exposures it is given
+     * @param hard the second part of a split; none of a print through one filter
      */
-    public record Print(GradeFilter filter, double setSeconds, int lampOns, double openings) {}
+    public record Print(GradeFilter filter, double setSeconds, int lampOns, double openings, Optional<Print> hard) {}
 
     private record Seen(Tone tone, Light light, ExposureTime time, Stops limit, int lampOns, ApertureMark mark) {}
 
@@ -91,9 +99,16 @@ public final class MonoByTests {
     /** The filter on the other side of the exact grade, for a second row. */
     private Optional<Light> beside = Optional.empty();
 
+    /** Where the hard row of a split has its middle; none before anything is known of it. */
+    private Optional<ExposureTime> hardCentre = Optional.empty();
+
     private MonoByTests(TestTable table, Kind kind) {
         this.table = table;
         this.kind = kind;
+        if (kind == Kind.SPLIT) {
+            light = SOFT;
+            beside = Optional.of(HARD);
+        }
     }
 
     /** The print that stands after each piece, until the advice says done. */
@@ -130,11 +145,13 @@ public final class MonoByTests {
             case WEDGE -> new WedgePlan(WedgeDisc.USUAL, Optional.empty(), SIZE, Optional.empty());
             case GUESS -> new GuessPlan(Optional.empty(), 1, Optional.empty(), Optional.empty());
             case PRESSES -> cover(wide.pressed(PatchSeries.FAR_PRESSES));
+            case SPLIT -> cover(wide).inRows(beside);
         };
     }
 
     private static CoverStripPlan cover(PatchSeries series) {
-        return new CoverStripPlan(series, StripDirection.DARK_RIGHT, SIZE, SIZE, Optional.empty(), Optional.empty());
+        return new CoverStripPlan(
+                series, StripDirection.DARK_RIGHT, SIZE, SIZE, Optional.empty(), Optional.empty(), Optional.empty());
     }
 
     /** What settles it: a covered strip, in two rows where another filter may be the one. */
@@ -154,10 +171,14 @@ public final class MonoByTests {
                 TimerSteps.tenths(),
                 lag(),
                 Settings.SEEN,
-                (time, to) -> weighed(to)
-                        .time(Tone.WHITES, to, printedIn())
-                        .orElseThrow()
-                        .time());
+                this::carried);
+    }
+
+    /** What a second row is made about: the black of a split's hard part; else the whites through the other filter. */
+    private ExposureTime carried(ExposureTime time, Light to) {
+        return kind == Kind.SPLIT
+                ? hardCentre.orElse(time.times(SplitByStrips.FIRST_HARD_TIMES))
+                : weighed(to).time(Tone.WHITES, to, printedIn()).orElseThrow().time();
     }
 
     private static LampLag lag() {
@@ -184,6 +205,9 @@ public final class MonoByTests {
                 .patches();
         if (plan instanceof GuessPlan) {
             return sheet(patches.get(0), given(patches.get(0)));
+        }
+        if (kind == Kind.SPLIT) {
+            return soft(patches);
         }
         List<Light> rows =
                 patches.stream().map(p -> p.step().light()).distinct().toList();
@@ -213,6 +237,87 @@ public final class MonoByTests {
         Looks blacks = looks(() -> Math.max(-0.5, Math.min(totals.size() - 0.5, table.blacks(row.toFilter(), given))));
         see(Tone.BLACKS, row, blacks, patches, totals);
         return Optional.empty();
+    }
+
+    /** The soft row for its whites, the hard one for its black; what else they show counts too. */
+    private Optional<TestPlan> soft(List<SheetPatches.Patch> patches) {
+        List<SheetPatches.Patch> soft = row(patches, SOFT);
+        List<SheetPatches.Patch> hard = row(patches, HARD);
+        Optional<CheckStrip> softBeyond = mark(Tone.WHITES, SOFT, soft);
+        Optional<CheckStrip> hardBeyond = mark(Tone.BLACKS, HARD, hard);
+        mark(Tone.BLACKS, SOFT, soft);
+        mark(Tone.WHITES, HARD, hard);
+        softBeyond.ifPresent(b -> base = b.centre());
+        hardBeyond.ifPresent(b -> hardCentre = Optional.of(b.centre()));
+        if (softBeyond.isPresent() || hardBeyond.isPresent()) {
+            return Optional.of(check(softBeyond.or(() -> hardBeyond).orElseThrow()));
+        }
+        SlateEvidence.Estimate whites = weighed(SOFT).time(Tone.WHITES, SOFT).orElseThrow();
+        SlateEvidence.Estimate blacks = weighed(HARD).time(Tone.BLACKS, HARD).orElseThrow();
+        base = whites.time();
+        hardCentre = Optional.of(blacks.time());
+        Stops open = whites.toSettle().compareTo(blacks.toSettle()) > 0 ? whites.toSettle() : blacks.toSettle();
+        return CheckStrip.after(base, open).map(this::check);
+    }
+
+    private static List<SheetPatches.Patch> row(List<SheetPatches.Patch> patches, Light light) {
+        return patches.stream().filter(p -> p.step().light().equals(light)).toList();
+    }
+
+    /** Marks a tone on a row; where it lies off it, the strip that would show it. */
+    private Optional<CheckStrip> mark(Tone tone, Light row, List<SheetPatches.Patch> patches) {
+        List<Given> given = patches.stream().map(this::given).toList();
+        List<ExposureTime> totals = patches.stream()
+                .map(p -> ExposureTime.ofSeconds(p.receivedSeconds()))
+                .toList();
+        Looks looks = looks(
+                () -> tone == Tone.WHITES ? table.whites(row.toFilter(), given) : table.blacks(row.toFilter(), given));
+        if (Marks.beyond(looks.place(), totals.size())) {
+            return Optional.of(CheckStrip.beyond(totals, looks.place() > 0));
+        }
+        see(tone, row, looks, patches, totals);
+        return Optional.empty();
+    }
+
+    /** The pair that puts both tones right; the soft part alone as long as nothing of the hard one is known. */
+    private Print split() {
+        Optional<ExposureTime> whites = time(Tone.WHITES, SOFT);
+        Optional<ExposureTime> blacks = time(Tone.BLACKS, HARD);
+        if (whites.isEmpty() || blacks.isEmpty()) {
+            return part(SOFT, base.inSeconds(), Optional.empty());
+        }
+        SplitByStrips strips = new SplitByStrips(
+                PAPER,
+                new SplitByStrips.Marks(SOFT.toFilter(), whites, time(Tone.BLACKS, SOFT)),
+                new SplitByStrips.Marks(HARD.toFilter(), time(Tone.WHITES, HARD), blacks));
+        SplitExposure.Pair pair;
+        try {
+            pair = strips.pair(SplitByStrips.School.EXACT);
+        } catch (QuantityException e) {
+            pair = strips.pair(SplitByStrips.School.OVERLAID);
+        }
+        return part(SOFT, pair.softSeconds(), Optional.of(part(HARD, pair.hardSeconds(), Optional.empty())));
+    }
+
+    /** By the marks on that filter's own strips; what was never marked there follows nominally from the others. */
+    private Optional<ExposureTime> time(Tone tone, Light through) {
+        boolean marked =
+                seen.stream().anyMatch(s -> s.tone() == tone && s.light().equals(through));
+        return marked ? weighed(through).time(tone, through).map(SlateEvidence.Estimate::time) : Optional.empty();
+    }
+
+    private Print part(Light through, double receivedSeconds, Optional<Print> hard) {
+        double set = receivedSeconds > 0 ? receivedSeconds + lag().inSeconds() : 0;
+        return new Print(through.toFilter(), Printers.tenth(set), set > 0 ? 1 : 0, closed(), hard);
+    }
+
+    private double closed() {
+        return Math.rint(2
+                        * REFERENCE
+                                .trueNumber()
+                                .lightChangeTo(mark.trueNumber())
+                                .inStops())
+                / -2;
     }
 
     private Optional<TestPlan> sheet(SheetPatches.Patch patch, Given given) {
@@ -283,7 +388,9 @@ public final class MonoByTests {
             return false;
         }
         ApertureMark next = RING.get(at);
-        base = base.plus(next.trueNumber().lightChangeTo(mark.trueNumber()));
+        Stops more = next.trueNumber().lightChangeTo(mark.trueNumber());
+        base = base.plus(more);
+        hardCentre = hardCentre.map(t -> t.plus(more));
         mark = next;
         return true;
     }
@@ -339,14 +446,11 @@ public final class MonoByTests {
     }
 
     private Print print() {
+        if (kind == Kind.SPLIT) {
+            return split();
+        }
         int ons = seen.isEmpty() ? 1 : printedIn();
         double each = Printers.tenth(base.inSeconds() / ons + lag().inSeconds());
-        double closed = Math.rint(2
-                        * REFERENCE
-                                .trueNumber()
-                                .lightChangeTo(mark.trueNumber())
-                                .inStops())
-                / -2;
-        return new Print(light.toFilter(), each * ons, ons, closed);
+        return new Print(light.toFilter(), each * ons, ons, closed(), Optional.empty());
     }
 }

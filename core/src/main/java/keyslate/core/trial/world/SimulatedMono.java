@@ -12,7 +12,6 @@ import keyslate.core.quantity.Grade;
 import keyslate.core.quantity.Stops;
 import keyslate.core.trial.printer.LocalRecipe;
 import keyslate.core.trial.printer.MonoDarkroom;
-import keyslate.core.trial.printer.MonoRecipe;
 import keyslate.core.trial.printer.StripOnPaper;
 
 /**
@@ -91,34 +90,11 @@ public final class SimulatedMono implements MonoDarkroom {
         return place(area, VariableContrastPaper.HIGHLIGHT_NET, filter, strip);
     }
 
-    /** The grade that would put both tones right on this paper. */
-    private Grade bestGrade() {
-        double ratio = PAPER.ratioForRange(100 * (highlight - shadow)) - truth.ratioOffset();
-        return GradeScale.gradeOf(PAPER.isoRange(ratio));
-    }
-
     /** Stops by which a tone gets too much light (+) at a grade from so many seconds received. */
     private double stopsOver(double tone, Grade grade, double receivedSeconds) {
         double right = needed(tone, VariableContrastPaper.HIGHLIGHT_NET, through(grade)) - lightLog;
         return Stops.ofLogExposure(Math.log10(Math.max(LEAST_SECONDS, receivedSeconds)) - right)
                 .inStops();
-    }
-
-    /**
-     * How far a recipe's print is from the best: stops by which its whites are off; grades from the grade that puts
-     * both tones right.
-     *
-     * @param filtersOnly whether the equipment has half-grade filters alone: then what even the nearest of them misses
-     * by is no error of the recipe
-     */
-    public PrintError errorOf(MonoRecipe recipe, boolean filtersOnly) {
-        double best = bestGrade().onScale();
-        double least = filtersOnly
-                ? Math.abs(GradeFilter.nearest(Grade.of(best)).grade().onScale() - best)
-                : 0;
-        double stops = stopsOver(highlight, recipe.grade(), recipe.setSeconds() - truth.lagSeconds());
-        double grades = Math.max(0, Math.abs(recipe.grade().onScale() - best) - least);
-        return new PrintError(Math.abs(stops), OptionalDouble.of(grades), OptionalDouble.empty());
     }
 
     /**

@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import keyslate.core.contrast.GradeFilter;
@@ -179,12 +180,34 @@ public final class TestedMono implements TestTable, PictureTable {
 
     /** How far a print of one exposure through the reference opening is from the best. */
     public PrintError errorOf(MonoRecipe recipe) {
-        return errorOf(new MonoByTests.Print(GradeFilter.nearest(recipe.grade()), recipe.setSeconds(), 1, 0));
+        return errorOf(new MonoByTests.Print(
+                GradeFilter.nearest(recipe.grade()), recipe.setSeconds(), 1, 0, Optional.empty()));
     }
 
     private double stopsOver(GradeFilter filter, Given sheet) {
         double right = needed(highlight, VariableContrastPaper.HIGHLIGHT_NET, filter) - lightLog;
         return Stops.ofLogExposure(given(sheet) - right).inStops();
+    }
+
+    /** Of two parts: all their light together, by what it makes of whites and range. */
+    private PrintError ofSplit(MonoByTests.Print soft, MonoByTests.Print hard) {
+        FilterLight one = filters.get(soft.filter());
+        FilterLight other = filters.get(hard.filter());
+        double first = Math.pow(10, given(new Given(soft.setSeconds(), soft.lampOns(), soft.openings(), 1)));
+        double second = Math.pow(10, given(new Given(hard.setSeconds(), hard.lampOns(), hard.openings(), 1)));
+        double blue = first * Math.pow(10, one.blueLog()) + second * Math.pow(10, other.blueLog());
+        double green = first * Math.pow(10, one.greenLog()) + second * Math.pow(10, other.greenLog());
+        double ratio = Math.log10(green / blue);
+        double whites = PAPER.logBlueFor(VariableContrastPaper.HIGHLIGHT_NET, ratio);
+        double over = Math.log10(blue) + lightLog - highlight - whites;
+        double range = PAPER.isoRange(ratio);
+        double grades = GradeScale.gradeOf(clamped(range)).onScale()
+                - GradeScale.gradeOf(clamped(100 * (highlight - SHADOW_DENSITY)))
+                        .onScale();
+        return new PrintError(
+                Math.abs(Stops.ofLogExposure(over).inStops()),
+                OptionalDouble.of(Math.abs(grades)),
+                OptionalDouble.empty());
     }
 
     /** Grades by which a filter misses what both tones need. */
@@ -201,6 +224,9 @@ public final class TestedMono implements TestTable, PictureTable {
 
     /** How far a print is from the best: stops by which its whites are off; grades beyond what the nearest filter must miss. */
     public PrintError errorOf(MonoByTests.Print print) {
+        if (print.hard().isPresent()) {
+            return ofSplit(print, print.hard().get());
+        }
         double least =
                 filters.keySet().stream().mapToDouble(this::gradesOff).min().orElseThrow();
         double stops = stopsOver(print.filter(), new Given(print.setSeconds(), print.lampOns(), print.openings(), 1));
