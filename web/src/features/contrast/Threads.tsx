@@ -130,7 +130,7 @@ export function Threads(props: {
       <text className="thread-scale" x={RIGHT} y={yOf(MOST_NET) + 24} textAnchor="end">
         {props.nextLabel}
       </text>
-      {props.standingLabel !== props.nextLabel && (
+      {props.nextLabel !== "" && props.standingLabel !== props.nextLabel && (
         <text className="thread-scale" x={RIGHT} y={yOf(MOST_NET) + 40} textAnchor="end">
           dashed: {props.standingLabel}
         </text>
