@@ -3,6 +3,7 @@ package keyslate.core.script;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.TreeSet;
 import keyslate.core.exposure.LampLag;
@@ -45,8 +46,23 @@ public final class PrintScript {
         double of(LocalWork.Area area, BaseExposure.Part base);
     }
 
-    /** What stands for the exposure besides base and local work. */
-    public record Rig(double opening, TimerSteps timer, LampLag lag, Settings settings, BurnFactor burns) {}
+    /**
+     * What stands for the exposure besides base and local work.
+     *
+     * @param one what a base of several parts is worth through one light, which burns in a light of their own are reckoned from; none of a base of one part
+     */
+    public record Rig(
+            double opening,
+            TimerSteps timer,
+            LampLag lag,
+            Settings settings,
+            BurnFactor burns,
+            Optional<BaseExposure.Part> one) {
+        /** For a base of one part. */
+        public Rig(double opening, TimerSteps timer, LampLag lag, Settings settings, BurnFactor burns) {
+            this(opening, timer, lag, settings, burns, Optional.empty());
+        }
+    }
 
     /**
      * The script; refused when the holds do not fit the base with two hands.
@@ -157,6 +173,10 @@ public final class PrintScript {
     }
 
     private void burns(BaseExposure exposure, LocalWork work) {
+        if (exposure.isSplit()) {
+            splitBurns(exposure, work);
+            return;
+        }
         BaseExposure.Part base = exposure.main();
         work.areas().stream()
                 .filter(a -> a.change().isBurn())
@@ -167,6 +187,24 @@ public final class PrintScript {
                         burn(base, a, work.way());
                     }
                 });
+    }
+
+    /**
+     * LOC-18: burns on a base of several parts: in its own light through every part, the last one first, for its filter stands; so the stops are the same at every tone. What has a light
+     * of its own comes after, reckoned from what the parts are worth together.
+     */
+    private void splitBurns(BaseExposure exposure, LocalWork work) {
+        List<LocalWork.Area> burns =
+                work.areas().stream().filter(a -> a.change().isBurn()).toList();
+        for (int i = exposure.parts().size() - 1; i >= 0; i--) {
+            BaseExposure.Part part = exposure.parts().get(i);
+            burns.stream().filter(a -> a.light().isEmpty()).forEach(a -> burn(part, a, work.way()));
+        }
+        BaseExposure.Part one = rig.one().orElse(exposure.main());
+        burns.stream()
+                .filter(a -> a.light().isPresent())
+                .sorted(Comparator.comparing(a -> a.light().orElseThrow().notation()))
+                .forEach(a -> burn(one, a, work.way()));
     }
 
     /** A burn in the base's light by more presses of its setting, where whole ones come near. */

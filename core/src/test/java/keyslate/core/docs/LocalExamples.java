@@ -68,6 +68,7 @@ final class LocalExamples {
                         .inStops());
         formulas.put("LOC-16", LocalExamples::toolLeaves);
         formulas.put("LOC-17", LocalExamples::eachPress);
+        formulas.put("LOC-18", LocalExamples::burnedInBothParts);
         return formulas;
     }
 
@@ -89,6 +90,20 @@ final class LocalExamples {
         PrintScript.Rig rig = new PrintScript.Rig(
                 8, TimerSteps.tenths(), lag(e), new Settings(false, false, true), (area, part) -> 1);
         return PrintScript.plan(base, LocalWork.none(), rig).get(0).set().inSeconds();
+    }
+
+    /** Seconds of a burn through both parts of a base together. */
+    private static double burnedInBothParts(Example e) {
+        BaseExposure.Part soft = new BaseExposure.Part(Light.filter(GradeFilter.G00), e.time("soft"));
+        BaseExposure.Part hard = new BaseExposure.Part(Light.filter(GradeFilter.G5), e.time("hard"));
+        BaseExposure base = BaseExposure.of(soft.light(), soft.time()).split(soft, hard);
+        LocalWork.Area sky = new LocalWork.Area("sky", LocalChange.ofStops(e.at("burn")), Optional.empty());
+        PrintScript.Rig rig =
+                new PrintScript.Rig(8, TimerSteps.tenths(), LampLag.NONE, Settings.SEEN, (area, part) -> 1);
+        return PrintScript.plan(base, new LocalWork(List.of(sky), LocalWork.Way.BURSTS), rig).stream()
+                .filter(step -> step.burned().isPresent())
+                .mapToDouble(step -> step.receivedSeconds(LampLag.NONE))
+                .sum();
     }
 
     private static LampLag lag(Example e) {

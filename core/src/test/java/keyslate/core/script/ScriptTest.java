@@ -90,6 +90,46 @@ class ScriptTest {
             assertThat(steps.get(2).receivedSeconds(LAG)).isCloseTo(15, within(0.06));
         }
 
+        /** A stop more through the soft part alone would be far less in the shadows: both parts are burned. */
+        @Test
+        void aBurnOnASplitIsGivenThroughBothParts() {
+            BaseExposure split =
+                    base(6).split(new BaseExposure.Part(LIGHT, seconds(6)), new BaseExposure.Part(SOFT, seconds(8)));
+            List<ExposureStep> steps =
+                    PrintScript.plan(split, work(LocalWork.Way.BURSTS, burn("sky", 1, Optional.empty())), printRig());
+            assertThat(steps).extracting(ExposureStep::light).containsExactly(LIGHT, SOFT, SOFT, LIGHT);
+            assertThat(steps).extracting(s -> s.burned().orElse("")).containsExactly("", "", "sky", "sky");
+            assertThat(steps.get(2).receivedSeconds(LAG)).isCloseTo(8, within(0.06));
+            assertThat(steps.get(3).receivedSeconds(LAG)).isCloseTo(6, within(0.06));
+            PrintScript.Rig worth = new PrintScript.Rig(
+                    8,
+                    TimerSteps.tenths(),
+                    LAG,
+                    Settings.SEEN,
+                    (area, part) -> 1.5,
+                    Optional.of(new BaseExposure.Part(LIGHT, seconds(10))));
+            List<ExposureStep> own =
+                    PrintScript.plan(split, work(LocalWork.Way.BURSTS, burn("sky", 1, Optional.of(SOFT))), worth);
+            assertThat(own.get(2).light()).isEqualTo(SOFT);
+            assertThat(own.get(2).receivedSeconds(LAG)).isCloseTo(15, within(0.06));
+        }
+
+        @Test
+        void holdsOnASplitTakeTheSameShareOfBothParts() {
+            BaseExposure split =
+                    base(12).split(new BaseExposure.Part(LIGHT, seconds(12)), new BaseExposure.Part(SOFT, seconds(8)));
+            List<ExposureStep> steps =
+                    PrintScript.plan(split, work(LocalWork.Way.BURSTS, hold("door", -1)), printRig());
+            double[] held = {0, 0};
+            for (ExposureStep step : steps) {
+                if (step.held().contains("door")) {
+                    held[step.light().equals(LIGHT) ? 0 : 1] += step.receivedSeconds(LAG);
+                }
+            }
+            assertThat(held[0]).isCloseTo(6, within(0.11));
+            assertThat(held[1]).isCloseTo(4, within(0.11));
+        }
+
         @Test
         void twoHandsCannotHoldThreeAreasAllThrough() {
             LocalWork work = work(LocalWork.Way.ONE_EXPOSURE, hold("a", -3), hold("b", -3), hold("c", -3));

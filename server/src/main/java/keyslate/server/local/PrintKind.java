@@ -115,7 +115,8 @@ public class PrintKind implements SheetKind {
                 rig.timer(),
                 rig.lag(),
                 rig.settings(),
-                (area, base) -> factor(rig, area, base));
+                (area, base) -> factor(rig, area, base),
+                rig.exposure().isSplit() ? Optional.of(rig.one()) : Optional.empty());
     }
 
     private static double factor(Rig rig, LocalWork.Area area, BaseExposure.Part base) {
@@ -153,25 +154,41 @@ public class PrintKind implements SheetKind {
 
     private static AreaTimeView time(Rig rig, Recipe.Area area) {
         LocalChange change = area.change();
-        double seconds = change.secondsOn(rig.base());
+        boolean ownLight = change.isBurn() && area.light().isPresent();
+        // Of two parts a burn in the base's own light is given through both, and a light of its own is reckoned from
+        // what they are worth together.
+        double seconds = ownLight
+                ? change.secondsOn(rig.one().time())
+                : rig.exposure().parts().stream()
+                        .mapToDouble(p -> change.secondsOn(p.time()))
+                        .sum();
         String note = "";
         boolean workable = true;
         if (change.isHold()) {
-            HandLimits.Feasibility found =
-                    HandLimits.DEFAULT.check(rig.base(), change, rig.lens().marksPerStop());
+            HandLimits.Feasibility found = HandLimits.DEFAULT.check(
+                    shortestPart(rig), change, rig.lens().marksPerStop());
             workable = found.longEnough() && found.fractionFits();
             if (!found.longEnough()) {
                 note = "too short for a hand";
             } else if (!found.fractionFits()) {
                 note = "over 80 % of the base";
             }
-        } else if (change.isBurn() && area.light().isPresent()) {
+        } else if (ownLight) {
             Light light = area.light().get();
-            double factor = rig.medium().core().burnFactor(rig.light(), rig.base(), change.change(), light);
+            double factor =
+                    rig.medium().core().burnFactor(rig.one().light(), rig.one().time(), change.change(), light);
             seconds *= factor;
             note = "through " + light.notation() + ", " + Show.factor(factor) + " × the seconds for a mid tone";
         }
         return new AreaTimeView(area.key(), change.change().inStops(), seconds, change.toPercent(), workable, note);
+    }
+
+    /** Hands have to manage every part of a base. */
+    private static ExposureTime shortestPart(Rig rig) {
+        return rig.exposure().parts().stream()
+                .map(BaseExposure.Part::time)
+                .min(ExposureTime::compareTo)
+                .orElseThrow();
     }
 
     private static @Nullable StopDownView stopDown(Rig rig) {
