@@ -35,6 +35,10 @@ class PicturesIT extends JourneyTest {
                 printer().presses("5");
                 assertThat(printer().button("Set 0/")).isVisible();
             }
+            if ("contrast".equals(view.name())) {
+                page().keyboard().press("w");
+                assertThat(printer().button("Set grade")).isVisible();
+            }
             // These are looked at by the rules of every view; one picture of colour and one of stores are enough.
             if (!List.of("colour-setup", "colour-plan", "colour-judge", "measure", "cut", "rehearsal")
                     .contains(view.name())) {
@@ -66,7 +70,6 @@ class PicturesIT extends JourneyTest {
                 views.stream().filter(v -> "shape".equals(v.name())).findFirst().orElseThrow();
         printer().presses("Safelight");
         shape.open(page());
-        take("shape-safelight");
         printer().goesTo("Print");
         printer().presses("Expose print");
         page().waitForURL("**/runs/**");

@@ -30,6 +30,7 @@ record View(String name, String path, String ready) {
                 new View("setup", "/slates/" + worked + "/setup", ".easel-picture"),
                 new View("test-plan", "/slates/" + worked + "/test?sheet=plan", ".strip-overlay, .print-overlay"),
                 new View("test-read", "/slates/" + strip + "/test", ".marks"),
+                new View("contrast", "/slates/" + worked + "/contrast", ".threads .thread-end"),
                 new View("colour-setup", "/slates/" + balanced + "/setup", ".easel-picture"),
                 new View("colour-plan", "/slates/" + balanced + "/test?sheet=plan", ".strip-overlay, .print-overlay"),
                 new View("colour", "/slates/" + balanced + "/colour", ".rose img"),
