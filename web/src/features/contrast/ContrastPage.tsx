@@ -16,6 +16,7 @@ import {
   type Proposal,
   type Way,
   beside,
+  firstAsked,
   isAsked,
   useContrast,
   useContrastProposal,
@@ -35,7 +36,7 @@ export function ContrastPage() {
 
 function Contrast({ slate, edit }: SlateContext) {
   const split = slate.base.parts.length > 1;
-  const [asked, setAsked] = useState<Asked>({ way: split ? "TWO_FILTERS" : "ONE_FILTER" });
+  const [asked, setAsked] = useState<Asked>(() => firstAsked(slate.base.parts, slate.medium.lights));
   const [chosen, setChosen] = useState<string>();
   const standing = useContrast(slate);
   const proposal = useContrastProposal(slate, asked);
@@ -43,6 +44,8 @@ function Contrast({ slate, edit }: SlateContext) {
   const navigate = useNavigate();
   const found = proposal.data;
   const wanted = isAsked(asked) && found !== undefined && differs(slate, found);
+  // What is shown is of the ask before as long as the newest is reckoned: it is not set blindly.
+  const settled = wanted && !proposal.isPlaceholderData;
   useNextPicture(slate, wanted ? found : undefined);
   const next = useStandingPicture(slate, false);
   const lights = slate.medium.lights;
@@ -51,6 +54,7 @@ function Contrast({ slate, edit }: SlateContext) {
     setAsked((now) => ({
       ...now,
       threads: [],
+      school: undefined,
       light: beside(lights, found?.one.light.notation ?? slate.base.light.notation, by),
     }));
   const more = (by: number) =>
@@ -60,13 +64,14 @@ function Contrast({ slate, edit }: SlateContext) {
     t.wantedNet === undefined ? [] : [{ name: t.name, net: t.wantedNet }],
   );
   const asNamed = () => {
-    if (named && named.length > 0) setAsked((now) => ({ ...now, light: undefined, threads: named }));
+    if (named && named.length > 0)
+      setAsked((now) => ({ ...now, light: undefined, school: undefined, threads: named }));
   };
   const strips = useStripsPlan(slate);
   const planStrips = () =>
     strips.mutate(asked, { onSuccess: () => void navigate(`/slates/${slate.id}/test?sheet=plan`) });
   const set = () => {
-    if (wanted) take.mutate(asked);
+    if (settled) take.mutate(asked);
   };
   const half = () => {
     const second = found?.one.light.notation;
@@ -85,7 +90,7 @@ function Contrast({ slate, edit }: SlateContext) {
     d: () => more(SIXTH),
     w: asNamed,
     e: set,
-    Escape: () => setAsked({ way }),
+    Escape: () => setAsked({ ...firstAsked(slate.base.parts, lights), way }),
   });
   if (standing.error) throw standing.error;
   if (!standing.data) return <main className="stage" aria-busy="true" />;
@@ -199,7 +204,7 @@ function Contrast({ slate, edit }: SlateContext) {
           <Button
             type="primary"
             className="on-dark"
-            disabled={!wanted}
+            disabled={!settled}
             loading={take.isPending}
             onClick={set}
           >
@@ -270,7 +275,7 @@ function ToneTable(props: {
             <td>{tone.name}</td>
             <td>{tone.wantedNet === undefined ? "" : tone.wantedNet.toFixed(2)}</td>
             <td>{props.standing[i]?.net.toFixed(2)}</td>
-            <td className={Math.abs(tone.missed) > 0.04 ? "warning" : ""}>{tone.net.toFixed(2)}</td>
+            <td className={tone.missed !== 0 ? "warning" : ""}>{tone.net.toFixed(2)}</td>
           </tr>
         ))}
       </tbody>

@@ -21,7 +21,23 @@ export function isAsked(asked: Asked): boolean {
 /** The same with a thread's end moved; every other end stays where it was put. */
 export function withThread(asked: Asked, name: string, net: number): Asked {
   const others = (asked.threads ?? []).filter((t) => t.name !== name);
-  return { ...asked, light: undefined, threads: [...others, { name, net }] };
+  return { ...asked, light: undefined, school: undefined, threads: [...others, { name, net }] };
+}
+
+/** What the page begins with: what stands, its two filters and their order where it is split. */
+export function firstAsked(
+  parts: readonly { light: { notation: string } }[],
+  lights: readonly string[],
+): Asked {
+  const [first, second] = parts.map((p) => p.light.notation);
+  if (first === undefined || second === undefined) return { way: "ONE_FILTER" };
+  const hardFirst = lights.indexOf(first) > lights.indexOf(second);
+  return {
+    way: "TWO_FILTERS",
+    soft: hardFirst ? second : first,
+    hard: hardFirst ? first : second,
+    hardFirst,
+  };
 }
 
 /** The next light of a row of filters, harder or softer; the same at its end. */

@@ -136,6 +136,7 @@ function Judging({ slate, print }: SlateContext & { print: SheetView }) {
         {!accepted && <Decided slate={slate} print={print} />}
         <Judged
           print={print}
+          mainOfSplit={slate.base.parts.length > 1 ? slate.base.light.notation : undefined}
           wishes={wishes}
           recipeId={slate.recipeId}
           medium={slate.medium}
@@ -189,6 +190,8 @@ function useAnswer(slateId: string, sheetId: string, wishes: Wishes, remark: str
 }
 
 function Judged(props: {
+  /** The light of the first part where a base of two stands. */
+  mainOfSplit: string | undefined;
   print: SheetView;
   wishes: Wishes;
   recipeId: string;
@@ -216,6 +219,7 @@ function Judged(props: {
   });
   const verdict = proposal.data;
   const changes = wishes.darker !== 0 || wishes.harder !== 0;
+  const bothParts = props.mainOfSplit !== undefined && props.mainOfSplit === verdict?.light.notation;
   if (!verdict || (props.accepted && !changes)) return null;
   return (
     <Verdict
@@ -231,7 +235,7 @@ function Judged(props: {
           loading={props.busy}
           onClick={() => props.onAnswer({ accept: false, answer: "PROPOSED" })}
         >
-          Set {verdict.light.notation}, {seconds(verdict.seconds)} s
+          {bothParts ? "Set both parts" : `Set ${verdict.light.notation}, ${seconds(verdict.seconds)} s`}
         </Button>
       ) : (
         <Button

@@ -3,6 +3,7 @@ import { type SheetView, type SlateView, api, sheetPicture, unwrap } from "../..
 import { ScriptDials } from "../../shared/ui/ScriptDials";
 import { ScriptTable } from "../../shared/ui/ScriptTable";
 import { heightLabel, heightText } from "../../shared/units/height";
+import { partSeconds, partsText } from "../../shared/units/parts";
 import { aperture, number, seconds, sheetSize } from "../../shared/units/format";
 
 /** Everything that rebuilds the print, as it stood when it was exposed, readable at arm's length. */
@@ -20,10 +21,12 @@ export function RecipeSheet(props: { slate: SlateView; print: SheetView }) {
         ["Negative", `${slate.subject.rollTitle}, ${slate.subject.name}`],
         ["Enlarger", `${setup.enlargerName}, ${setup.head.toLowerCase()}`],
         ["Lens", `${setup.lensName}, ${aperture(print.apertureMark)} (true ${setup.trueFNumber.toFixed(2)})`],
-        [slate.medium.lightName, print.light.notation],
+        ...(kept && kept.base.parts.length > 1
+          ? [["Two filters", partsText(kept.base.parts)] as [string, string]]
+          : [[slate.medium.lightName, print.light.notation] as [string, string]]),
         [
           "Base exposure",
-          `${seconds(print.baseSeconds)} s${kept && kept.base.presses > 1 ? `, ${String(kept.base.presses)} × ${seconds(kept.base.setSeconds)} s on the timer` : ""}`,
+          `${kept ? partSeconds(kept.base.parts) : seconds(print.baseSeconds)} s${kept && kept.base.presses > 1 ? `, ${String(kept.base.presses)} × ${seconds(kept.base.setSeconds)} s on the timer` : ""}`,
         ],
         ["Lamp lag", `${number(setup.lagSeconds)} s a burst, ${setup.lagSource}`],
         [heightLabel(setup), heightText(setup)],

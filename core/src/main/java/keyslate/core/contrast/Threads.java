@@ -12,7 +12,7 @@ import keyslate.core.quantity.Check;
  * Tones of a negative hung over the paper's curve to the greys of the print: which light and how much of it puts them where they are wanted.
  *
  * <p>CON-20: the light and time with the least Σ w·(D − D_wanted)², D by CON-02; a black that may be darker counts only while it is lighter. Every tone alone
- * has one time that puts it right, and D grows with time, so that the least lies between the first and the last of them. Weights: the anchor 4, others 1.
+ * has one time that puts it right, and D grows with time, so that the least lies between the first and the last of them. Weights as the caller gives them: {@value #ANCHOR_WEIGHT} for what matters most, 1 for the rest.
  * Derived in docs/formulas/contrast.md.
  *
  * @param tones one at least
@@ -58,6 +58,7 @@ public record Threads(VariableContrastPaper paper, List<Tone> tones) {
     /**
      * A light and a time, and what they make of the tones.
      *
+     * @param seconds received
      * @param nets in the order of the tones
      * @param cost Σ w·(D − D_wanted)²
      */

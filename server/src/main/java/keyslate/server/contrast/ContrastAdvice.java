@@ -38,8 +38,12 @@ import org.jspecify.annotations.Nullable;
 final class ContrastAdvice {
     private static final double MOST_STOPS = 3;
     private static final double SHORTEST_PART = 0.1;
-    /** Less than this nobody sees in a middle tone. */
+    /** Less than this nobody sees in a middle or a dark tone. */
     private static final double MISSED_NET = 0.04;
+    /** In a light tone half of it is seen. */
+    private static final double LIGHT_NET = 0.3;
+
+    private static final double MISSED_LIGHT_NET = 0.02;
 
     private static final double ONE_SECOND = 1;
 
@@ -276,7 +280,9 @@ final class ContrastAdvice {
     private ThreadView view(Thread thread, FilterLight light) {
         double net = ground.net(thread.lightLog(), light);
         Double wanted = moved.get(thread.name());
-        double missed = wanted == null || orDarker(thread, wanted) && net > wanted ? 0 : net - wanted;
+        double off = wanted == null || orDarker(thread, wanted) && net > wanted ? 0 : net - wanted;
+        double seen = wanted != null && wanted < LIGHT_NET ? MISSED_LIGHT_NET : MISSED_NET;
+        double missed = Math.abs(off) > seen ? off : 0;
         return new ThreadView(
                 thread.name(),
                 ground.stops(thread.lightLog()),
@@ -314,8 +320,7 @@ final class ContrastAdvice {
         if (found.base().equals(stands())) {
             words.add("As it stands.");
         }
-        List<ThreadView> missed =
-                threads.stream().filter(t -> Math.abs(t.missed()) > MISSED_NET).toList();
+        List<ThreadView> missed = threads.stream().filter(t -> t.missed() != 0).toList();
         if (!moved.isEmpty()) {
             words.add(
                     missed.isEmpty()

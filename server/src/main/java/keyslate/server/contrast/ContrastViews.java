@@ -53,7 +53,7 @@ public final class ContrastViews {
      * @param stops light it lets to the paper, from the tone that stands at 0.60
      * @param net what it becomes, computed
      * @param wantedNet by what was named; none of a tone that nobody named
-     * @param missed by how much it comes out darker than it was asked to be; 0 where nothing was asked
+     * @param missed by how much it comes out darker than it was asked to be; 0 where nothing was asked, or where nobody would see it: up to 0.04, in light tones 0.02
      */
     public record ThreadView(
             String name, double stops, double net, @Nullable Double wantedNet, double missed) {}

@@ -28,6 +28,7 @@ import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.decide.DecisionViews.VerdictView;
 import keyslate.server.decide.DecisionViews.Wishes;
 import keyslate.server.rig.LightView;
+import keyslate.server.rig.Rig;
 import keyslate.server.test.CheckPlan;
 import keyslate.server.web.FieldErrors;
 import keyslate.store.json.Look;
@@ -294,16 +295,16 @@ class MonoAdviser implements Adviser {
                         MOST_GRADES,
                         ""));
         errors.throwIfAny();
-        // Two parts stay two where the contrast is right, and are taken as one filter where it is not.
-        boolean asOne = harder != 0;
+        // Two parts stay two where they stand still and the contrast is right; else they are taken as one filter.
+        boolean both = harder == 0 && isSplitAlike(print.before(), print.now());
         BaseExposure.Part stood =
-                asOne ? print.before().one() : print.before().exposure().main();
+                both ? print.before().exposure().main() : print.before().one();
         GradeFilter now = stood.light().toFilter();
         NextRecipe next = NextRecipe.after(paper, now, stood.time(), Stops.of(darker), harder);
         ExposureTime time = print.carried(next.time());
         List<String> rests = new ArrayList<>();
         rests.add(print.view().label() + ": " + print.before().exposureInWords() + ", on record.");
-        if (asOne && print.before().exposure().isSplit()) {
+        if (!both && print.before().exposure().isSplit()) {
             rests.add("Worth " + stood.light().notation() + ", "
                     + Show.seconds(stood.time().inSeconds()) + " as one filter (CON-08); a split again at Contrast.");
         }
@@ -315,14 +316,33 @@ class MonoAdviser implements Adviser {
             rests.add("Time moved so that light tones of density 0.16 stay, the model of a generic paper (CON-05).");
         }
         return new VerdictView(
-                judged(now, next, darker, Show.seconds(time.inSeconds())),
+                judged(now, next, darker, both ? parts(print, time) : Show.seconds(time.inSeconds())),
                 why(now, next, darker),
                 rests,
                 LightView.of(Light.filter(next.filter())),
                 time.inSeconds(),
-                print.carried(print.before().base()).inSeconds(),
+                print.carried(stood.time()).inSeconds(),
                 0,
                 null);
+    }
+
+    /** Whether both stand in two parts through the same filters. */
+    private static boolean isSplitAlike(Rig before, Rig now) {
+        return before.exposure().isSplit() && lights(before).equals(lights(now));
+    }
+
+    private static List<Light> lights(Rig rig) {
+        return rig.exposure().parts().stream().map(BaseExposure.Part::light).toList();
+    }
+
+    /** Both parts of a base as they are proposed, each as much longer. */
+    private static String parts(Hung print, ExposureTime main) {
+        BaseExposure stood = print.before().exposure();
+        double factor = main.inSeconds() / stood.main().time().inSeconds();
+        return Show.listed(stood.times(factor).parts().stream()
+                .map(p -> Show.seconds(p.time().inSeconds()) + " through "
+                        + p.light().notation())
+                .toList());
     }
 
     private static String judged(GradeFilter now, NextRecipe next, double darker, String seconds) {

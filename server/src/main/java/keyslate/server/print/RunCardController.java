@@ -66,7 +66,9 @@ class RunCardController {
         try {
             List<StepView> steps =
                     StepWords.of(sheet.plan(rig, assembler.small(rig)).steps(), rig);
-            String stands = rig.light().notation() + ", "
+            String stands = Show.listed(rig.exposure().parts().stream()
+                            .map(p -> p.light().notation())
+                            .toList()) + ", "
                     + Show.aperture(rig.mark().engraved()) + ", "
                     + rig.paper().name() + " " + rig.paper().batch();
             return new RunCard(rig.recipe().naming().title() + ", " + sheet.name(rig), stands, steps);

@@ -92,6 +92,13 @@ public final class Differences {
     public static List<String> inWords(Rig before, Rig now) {
         List<String> words = new ArrayList<>();
         between(before, now).forEach(d -> words.add(d.words()));
+        if (!now.recipe().test().secondLight().equals(before.recipe().test().secondLight())) {
+            words.add(now.recipe()
+                    .test()
+                    .secondLight()
+                    .map(l -> l.notation() + " beside it")
+                    .orElse("one light again"));
+        }
         now.recipe()
                 .test()
                 .stepUnlike(before.recipe().test())

@@ -69,11 +69,9 @@ final class ScriptFacts {
         return cues.contains(Cue.MOVE_PAPER) ? Test.SAME_SPOT : Test.NONE;
     }
 
-    /** ", part 2 of 2" where a base is given through several lights; empty as a rule. */
+    /** " 2 of 2" where a base is given through several lights; empty as a rule. */
     String part(ExposureStep step) {
-        return baseLights.size() < 2
-                ? ""
-                : ", part " + (baseLights.indexOf(step.light()) + 1) + " of " + baseLights.size();
+        return baseLights.size() < 2 ? "" : " " + (baseLights.indexOf(step.light()) + 1) + " of " + baseLights.size();
     }
 
     StepWords.Around around() {

@@ -208,9 +208,8 @@ public final class StepWords {
         if (!held.isEmpty()) {
             return "Hold back " + Show.listed(held) + press;
         }
-        return (step.cues().contains(Cue.HANDS_OUT) ? "Base, hands out" : "Base, nothing held")
-                + facts.part(step)
-                + press;
+        String hands = step.cues().contains(Cue.HANDS_OUT) ? ", hands out" : ", nothing held";
+        return "Base" + facts.part(step) + hands + press;
     }
 
     private PhaseView phase(Phase phase) {

@@ -148,9 +148,9 @@ class ContrastHttpTest extends ApplicationTest {
         take(Map.of("way", "TWO_FILTERS"));
         JsonNode script = standing().get("local").get("script");
         assertThat(script.size()).isEqualTo(2);
-        assertThat(script.get(0).get("words").asString()).isEqualTo("Base, nothing held, part 1 of 2");
+        assertThat(script.get(0).get("words").asString()).isEqualTo("Base 1 of 2, nothing held");
         assertThat(script.get(1).get("before").asString()).isEqualTo("Set grade 5");
-        assertThat(script.get(1).get("words").asString()).endsWith("part 2 of 2");
+        assertThat(script.get(1).get("words").asString()).startsWith("Base 2 of 2");
         JsonNode sheets = exposeAndHang(begin(slate, "PRINT")).get("sheets");
         JsonNode print = sheets.get(sheets.size() - 1);
         assertThat(print.get("summary").asString()).matches(".* s through grade 00, then .* s through grade 5");
@@ -172,6 +172,14 @@ class ContrastHttpTest extends ApplicationTest {
                         "/api/sheets/" + print.get("id").asString() + "/judgements/proposal",
                         Map.of("harderGrades", 1)));
         assertThat(harder.get("light").get("notation").asString()).isEqualTo("grade 3");
+        assertThat(verdict.get("headline").asString()).contains("through grade 00 and", "through grade 5");
+        // One filter stands by now: the split is judged as what it was worth, and half of it never stands alone.
+        take(Map.of("way", "ONE_FILTER"));
+        JsonNode asOne = ok(http().post(
+                        "/api/sheets/" + print.get("id").asString() + "/judgements/proposal",
+                        Map.of("darkerStops", 0.5)));
+        assertThat(asOne.get("light").get("notation").asString()).isEqualTo("grade 2");
+        assertThat(asOne.get("seconds").asDouble()).isCloseTo(10 * Math.sqrt(2), within(0.1));
     }
 
     /** One strip in two rows says the whites through 00 and the black through 5; four schools put them together, each saying how. */

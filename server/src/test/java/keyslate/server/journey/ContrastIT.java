@@ -71,7 +71,7 @@ class ContrastIT extends JourneyTest {
         assertThat(page().getByLabel("Enlarger: the standing recipe")).containsText("00 and 5");
         printer.goesTo("Print");
         printer.presses("Expose print");
-        assertThat(printer.runWords()).containsText("part 1 of 2");
+        assertThat(printer.runWords()).containsText("Base 1 of 2");
         assertThat(printer.runWords()).containsText("Then");
         assertThat(printer.runWords()).containsText("Set grade 5");
         printer.givesAllLightAndHangs();
