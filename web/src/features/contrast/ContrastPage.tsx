@@ -147,6 +147,12 @@ function Contrast({ slate, edit }: SlateContext) {
           chosen={chosen}
           onChoose={setChosen}
         />
+        {named?.length === 0 && (
+          <p className="note">
+            No tone is named yet: these are where the print stands at 0.10, 0.60 and 1.54. Name your own at
+            Test.
+          </p>
+        )}
         <OffCurve now={standing.data.tones} next={found?.tones} />
         <div className="contrast-steps" role="group" aria-label="All of it">
           <Button onClick={() => step(-1)}>

@@ -3,7 +3,7 @@ import { type SheetView, type SlateView, api, sheetPicture, unwrap } from "../..
 import { ScriptDials } from "../../shared/ui/ScriptDials";
 import { ScriptTable } from "../../shared/ui/ScriptTable";
 import { heightLabel, heightText } from "../../shared/units/height";
-import { partSeconds, partsText } from "../../shared/units/parts";
+import { partLights, partSeconds } from "../../shared/units/parts";
 import { aperture, number, seconds, sheetSize } from "../../shared/units/format";
 
 /** Everything that rebuilds the print, as it stood when it was exposed, readable at arm's length. */
@@ -22,7 +22,7 @@ export function RecipeSheet(props: { slate: SlateView; print: SheetView }) {
         ["Enlarger", `${setup.enlargerName}, ${setup.head.toLowerCase()}`],
         ["Lens", `${setup.lensName}, ${aperture(print.apertureMark)} (true ${setup.trueFNumber.toFixed(2)})`],
         ...(kept && kept.base.parts.length > 1
-          ? [["Two filters", partsText(kept.base.parts)] as [string, string]]
+          ? [["Two filters", partLights(kept.base.parts)] as [string, string]]
           : [[slate.medium.lightName, print.light.notation] as [string, string]]),
         [
           "Base exposure",
