@@ -60,7 +60,7 @@ export function BeforeDarkPage() {
         <Changed slate={slate} />
         <List slate={slate} script={script} />
         <FocusLine slate={slate} />
-        <HandsFree exposures={script.length} />
+        <HandsFree exposures={script.length} lamp={slate.setup.lamp} />
         <ThisScreen />
         <Verdict
           headline={`${seconds(total)} s of light, black until the drum is closed.`}

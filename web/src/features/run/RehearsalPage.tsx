@@ -3,14 +3,16 @@ import { useNavigate, useParams } from "react-router";
 import type { RunView, SlateView } from "../../shared/api/client";
 import { useSlate } from "../../shared/api/slate";
 import { useKeys } from "../../shared/keys/keys";
-import { prepare, speak } from "../../shared/sound/player";
+import { useHeldKey } from "../../shared/keys/useHeldKey";
+import { prepare, sound, speak } from "../../shared/sound/player";
 import { SAID, vocabulary } from "../../shared/sound/words";
+import { Alarm, Ask, awayWords, useAway, useNoted } from "./Besides";
 import { BigDial } from "./BigDial";
 import { BigSetting } from "./BigSetting";
 import { RunPicture } from "./RunPicture";
 import { RunWords } from "./RunWords";
 import { isBoxed, labelOf, nextOf } from "./next";
-import { begun, given, pressed } from "./rehearsal";
+import { begun, given, happened, pressed } from "./rehearsal";
 import { useElapsed } from "./useElapsed";
 import { useRunSounds } from "./useRunSounds";
 
@@ -37,21 +39,62 @@ function Rehearsing(props: { slate: SlateView; kind: string }) {
   const again = useRunSounds(run);
   const over = run.state === "HUNG";
   const leave = () => void navigate(-1);
-  const press = () => setRun((now) => pressed({ ...now, clockSpeed: speed }));
+  const tells = (kind: string, then?: { onSuccess: () => void }) => {
+    setRun((now) => happened(now, kind));
+    then?.onSuccess();
+  };
+  const away = useAway(run, tells);
+  const noted = useNoted(run, tells, () => false);
+  const [alarmed, setAlarmed] = useState(false);
+  const press = () => {
+    if (away.asked) away.leave();
+    else setRun((now) => pressed({ ...now, clockSpeed: speed }));
+  };
+  const takeBack = () => {
+    if (away.asked) away.stay();
+    else if (run.lampOn) setRun(given);
+    else noted.takeBack();
+  };
+  const turnBox = () => {
+    speak([run.boxOpen ? SAID.boxIsShut : SAID.boxIsOpen]);
+    setRun((now) => ({ ...now, boxOpen: !now.boxOpen }));
+  };
   useEffect(() => {
     if (over) speak([SAID.rehearsalDone]);
   }, [over]);
   useEffect(() => prepare(vocabulary(run.script)), [run.script]);
-  useKeys({
-    " ": () => (over ? leave() : press()),
+  const keys = {
     r: again,
     x: () => setRun(given),
+    u: takeBack,
+    s: noted.slip,
+    o: noted.good,
+    d: noted.again,
+    b: away.ask,
+    k: turnBox,
     "+": () => setSpeed(SPEEDS.find((s) => s > speed) ?? speed),
     "-": () => setSpeed([...SPEEDS].reverse().find((s) => s < speed) ?? speed),
     Backspace: leave,
     Escape: leave,
+  };
+  useKeys(keys, { active: !alarmed });
+  useHeldKey(" ", {
+    short: () => (over ? leave() : press()),
+    long: () => (run.lampOn ? setRun(given) : again()),
+    held: takeBack,
+    active: !alarmed,
+  });
+  useHeldKey("a", {
+    short: () => speak([SAID.holdForAlarm]),
+    long: () => {
+      sound("alarm");
+      speak([SAID.alarmLeave]);
+      setAlarmed(true);
+    },
+    active: !alarmed,
   });
   const next = nextOf(run);
+  if (alarmed) return <Alarm says={[]} onBack={() => setAlarmed(false)} />;
   return (
     <main className="run rehearsal" aria-label={`Rehearsal, ${slate.naming.title}`}>
       <h1 className="visually-hidden">Rehearsal</h1>
@@ -69,6 +112,18 @@ function Rehearsing(props: { slate: SlateView; kind: string }) {
         <p className="run-small" aria-live="polite">
           Clock {speed} ×; <kbd>+</kbd> faster, <kbd>−</kbd> slower
         </p>
+        {away.asked && (
+          <Ask
+            label="Leave the darkroom?"
+            words="Close the box, lid on the drum. Count the pieces."
+            small={awayWords(run)}
+            yes="All is safe, leave"
+            letter="B"
+            no="Stay"
+            onYes={away.leave}
+            onNo={away.stay}
+          />
+        )}
         <div className="run-keys">
           <button type="button" disabled={!over && next.do === "wait"} onClick={over ? leave : press}>
             {over ? "Back" : labelOf(next)} <kbd>Space</kbd>

@@ -13,7 +13,7 @@ import { RunPicture } from "./RunPicture";
 import { RunWords } from "./RunWords";
 import { type Next, isBoxed, labelOf, nextOf, paperIsOut } from "./next";
 import { useBag } from "./useBag";
-import { useBeat } from "./useBeat";
+import { useBeat, useToldByItself } from "./useBeat";
 import { useElapsed } from "./useElapsed";
 import { useFirstKey } from "./useFirstKey";
 import { useFullScreen } from "./useFullScreen";
@@ -64,6 +64,8 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
   const stands = givingUp || away.asked || alarm.given !== undefined;
   const beat = useBeat(run, stands, (step) => lamp.mutate({ on: true, step }));
   const elapsed = useElapsed(run, props.ask);
+  const tell = useCallback(() => lamp.mutate({ on: false, complete: true }), [lamp]);
+  useToldByItself(run, elapsed, tell);
   const again = useRunSounds(run);
   const isTooSoon = useTooSoon(run);
   const box = useBox(run);

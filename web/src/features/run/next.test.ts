@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { RunView } from "../../shared/api/client";
 import { nextOf, paperIsOut } from "./next";
-import { beatsFor } from "./useBeat";
+import { beatsFor, endsByItself } from "./useBeat";
 
 const run = (part: Partial<RunView>): RunView =>
   ({
@@ -25,12 +25,23 @@ describe("one press does the next thing", () => {
     expect(nextOf(run({ step: 2, lampOn: true }))).toEqual({ do: "wait" });
   });
 
-  it("comes by itself on a beat only after the first exposure, with a lamp that is switched", () => {
+  it("comes by itself on a beat only after the first exposure, unless its presses are counted by hand", () => {
     expect(beatsFor(run({ step: 2 }))).toBe(2);
     expect(beatsFor(run({ step: 1 }))).toBeUndefined();
     expect(beatsFor(run({ step: 2, resumed: true }))).toBeUndefined();
-    expect(beatsFor(run({ step: 2, lamp: "MY_TIMER" }))).toBeUndefined();
+    expect(beatsFor(run({ step: 2, lamp: "MY_TIMER" }))).toBe(2);
+    const presses = [{ presses: 4 }, { presses: 2 }] as RunView["script"];
+    expect(beatsFor(run({ step: 2, lamp: "MY_TIMER", script: presses }))).toBeUndefined();
     expect(beatsFor(run({ step: 2, left: true }))).toBeUndefined();
+  });
+
+  it("tells the end of an exposure by itself when its time is up, of one that went on before one's ears", () => {
+    const lit = { step: 2, lampOn: true, lamp: "BURNS", nextSetSeconds: 4 };
+    expect(endsByItself(run(lit), 3.9, true)).toBeUndefined();
+    expect(endsByItself(run(lit), 4, true)).toBe(2);
+    expect(endsByItself(run(lit), 4, false)).toBeUndefined();
+    expect(endsByItself(run({ ...lit, lamp: "SWITCHED" }), 4, true)).toBeUndefined();
+    expect(endsByItself(run({ ...lit, lampOn: false }), 4, true)).toBeUndefined();
   });
 
   it("waits for a printer who left, whose paper is put away", () => {

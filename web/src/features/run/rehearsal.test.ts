@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { SlateView } from "../../shared/api/client";
-import { begun, given, pressed } from "./rehearsal";
+import { begun, given, happened, pressed } from "./rehearsal";
 
 const step = (place: number, setSeconds: number) => ({ place, setSeconds, presses: 1, phases: [], said: [] });
 const slate = (lamp: string, room: string): SlateView =>
@@ -37,6 +37,19 @@ describe("a rehearsal", () => {
     run = pressed(run);
     expect(run.events.map((e) => e.kind)).toEqual(["DRUM_CLOSED"]);
     expect(pressed(run).state).toBe("HUNG");
+  });
+
+  it("takes words on how it went, and waits for one who left", () => {
+    let run = happened(begun(slate("SWITCHED", "SAFELIGHT"), "STRIP", 1), "SLIP");
+    expect(run.events.map((e) => e.kind)).toEqual(["SLIP"]);
+    run = happened(run, "TAKEN_BACK");
+    expect(run.events).toEqual([]);
+    run = happened(run, "LEFT");
+    expect(run.left).toBe(true);
+    run = pressed(run);
+    expect([run.left, run.lampOn, run.step]).toEqual([false, false, 1]);
+    expect(pressed(run).lampOn).toBe(true);
+    expect(happened(run, "TAKEN_BACK").left).toBe(true);
   });
 
   it("waits for the printer's word where the lamp is the printer's own", () => {

@@ -66,6 +66,13 @@ export function given(run: RunView): RunView {
   return run.lampOn ? atStep(run, run.stepsDone + 1) : run;
 }
 
+/** What is told besides the light: a word on how it went, leaving and coming back, the box, an answer taken back. */
+export function happened(run: RunView, kind: string): RunView {
+  const events = kind === "TAKEN_BACK" ? run.events.slice(0, -1) : [...run.events, { kind, happenedAt: "" }];
+  const ways = events.filter((e) => e.kind === "LEFT" || e.kind === "CAME_BACK");
+  return { ...run, left: ways.at(-1)?.kind === "LEFT", events };
+}
+
 /** One press, the next thing: what a real run would do. */
 export function pressed(run: RunView): RunView {
   const next = nextOf(run);
@@ -75,7 +82,7 @@ export function pressed(run: RunView): RunView {
     case "told":
       return given(run);
     case "event":
-      return { ...run, events: [...run.events, { kind: next.kind, happenedAt: "" }] };
+      return happened(run, next.kind);
     case "hang":
       return { ...run, state: "HUNG" };
     default:

@@ -45,6 +45,7 @@ export const FIELDS: Record<string, Fields> = {
         <DarkEnd {...context} />
         <Length {...context} label="Patch" field="patchMm" />
         <Length {...context} label="Breadth" field="breadthMm" />
+        <Second {...context} label="Second row" />
       </>
     ),
   },

@@ -60,7 +60,7 @@ export function ExposeVerdict(props: {
   return (
     <>
       {!black && <FocusLine slate={slate} />}
-      {!black && <HandsFree exposures={scriptOf(slate, kind).length} />}
+      {!black && <HandsFree exposures={scriptOf(slate, kind).length} lamp={slate.setup.lamp} />}
       <Verdict
         headline={problem ?? props.headline}
         why={problem ? props.mend : props.why}

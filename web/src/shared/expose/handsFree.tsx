@@ -12,8 +12,13 @@ export function isHandsFree(): boolean {
   }
 }
 
+const THEN: Record<string, string> = {
+  MY_TIMER: "press your timer, and its end counts as told; several presses you count and tell",
+  BURNS: "take the card away until the tone",
+};
+
 /** Asked before a run of several exposures; kept from last time. */
-export function HandsFree(props: { exposures: number }) {
+export function HandsFree(props: { exposures: number; lamp: string }) {
   const [on, setOn] = useState(isHandsFree);
   if (props.exposures < 2) return null;
   return (
@@ -29,7 +34,8 @@ export function HandsFree(props: { exposures: number }) {
         }
       }}
     >
-      Hands free: after the first exposure eight beats, then the lamp; a press makes it wait
+      Hands free: after the first exposure eight beats, then {THEN[props.lamp] ?? "the lamp"}; a press makes
+      it wait
     </Checkbox>
   );
 }

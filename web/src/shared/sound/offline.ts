@@ -1,7 +1,7 @@
 // Renders what a run sounds like without playing it; built by itself (vite.sounds.config.ts) for the test that listens to it.
 import type { Note } from "./score";
 import { VOICES, schedule, scheduleWords } from "./player";
-import { scoreOf } from "./score";
+import { beatsOf, scoreOf } from "./score";
 
 const RATE = 22050;
 
@@ -33,4 +33,4 @@ export async function words(clips: readonly string[], seconds: number): Promise<
 }
 
 export const names = Object.keys(VOICES);
-export { scoreOf };
+export { beatsOf, scoreOf };

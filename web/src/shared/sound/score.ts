@@ -29,6 +29,15 @@ interface Playing {
   speed: number;
 }
 
+/** Hands free: so many beats, a second apart on the timer's clock, then the lamp on the next one. */
+const BEATS = 8;
+
+export function beatsOf(speed: number): { notes: Note[]; over: number } {
+  const beat = 1 / speed;
+  const notes = Array.from({ length: BEATS }, (_, i) => ({ at: (i + 1) * beat, sound: "beat" as const }));
+  return { notes, over: (BEATS + 1) * beat };
+}
+
 const LEAST_APART = 0.02;
 
 function begins(does: string): Sound | undefined {

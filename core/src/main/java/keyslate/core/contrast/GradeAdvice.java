@@ -1,5 +1,7 @@
 package keyslate.core.contrast;
 
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.Optional;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
@@ -71,14 +73,26 @@ public final class GradeAdvice {
         return new TooSoft(late, needed, GradeFilter.G00, held(paper, now, GradeFilter.G00, whites));
     }
 
-    /** Within this of its own grade a filter stays: a change would cost more in time that nobody measured than it gives in contrast. */
+    /** Within this of its own grade a filter that a test was made through is taken: a change would cost more in time that nobody measured than it gives in contrast. */
     public static final double STAYS_WITHIN = 0.3;
 
-    /** CON-18: the filter to go on with: the one that stands where the exact grade is near enough to it, else the nearest. */
-    public static GradeFilter goingOn(GradeFilter now, Outcome outcome) {
-        boolean near = outcome instanceof Reached reached
-                && Math.abs(reached.exactGrade().onScale() - now.grade().onScale()) <= STAYS_WITHIN;
-        return near ? now : outcome.filter();
+    /**
+     * CON-18: the filter to go on with: of those whose whites were read on a test the one nearest to the exact grade, where it is near enough; else the nearest of the set.
+     *
+     * @param read filters that whites were read through, the standing one among them
+     */
+    public static GradeFilter goingOn(Collection<GradeFilter> read, Outcome outcome) {
+        if (!(outcome instanceof Reached reached)) {
+            return outcome.filter();
+        }
+        return read.stream()
+                .filter(f -> off(f, reached) <= STAYS_WITHIN)
+                .min(Comparator.comparingDouble(f -> off(f, reached)))
+                .orElse(outcome.filter());
+    }
+
+    private static double off(GradeFilter filter, Reached reached) {
+        return Math.abs(reached.exactGrade().onScale() - filter.grade().onScale());
     }
 
     /** CON-19: the filter next to the chosen one on the side of the exact grade: where the reading was a little off, the print wants that one. */

@@ -2,6 +2,7 @@ package keyslate.core.test;
 
 import java.util.Optional;
 import keyslate.core.exposure.TestSeries;
+import keyslate.core.light.Light;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Length;
@@ -18,6 +19,7 @@ import keyslate.core.script.StripDirection;
  * @param patch length of a patch along the strip
  * @param breadth of the strip
  * @param place across the picture, 0 to 1; none is chosen where it tells most
+ * @param second light of a second row beside the first, gone through again; none = one row
  */
 public record OpeningsPlan(
         Optional<ExposureTime> time,
@@ -27,7 +29,8 @@ public record OpeningsPlan(
         StripDirection direction,
         Length patch,
         Length breadth,
-        Optional<Double> place)
+        Optional<Double> place,
+        Optional<Light> second)
         implements TestPlan {
     public static final int MOST_CLICKS = 6;
 
@@ -42,7 +45,14 @@ public record OpeningsPlan(
 
     @Override
     public TestScript script(ExposureTime base, TestRig rig) {
-        return OpeningsScript.of(this, base, rig);
+        return SecondRow.of(
+                OpeningsScript.of(this, base, rig),
+                second,
+                Optional.empty(),
+                rig,
+                base,
+                direction.isAlong(),
+                (carried, other) -> OpeningsScript.of(at(carried, base), carried, other));
     }
 
     @Override
@@ -50,8 +60,22 @@ public record OpeningsPlan(
         return time.orElse(base);
     }
 
+    /** With the time of its patches carried to another light, where they have one of their own. */
+    private OpeningsPlan at(ExposureTime carried, ExposureTime base) {
+        return with(time.map(t -> t.times(carried.inSeconds() / base.inSeconds())));
+    }
+
     @Override
     public OpeningsPlan followingBase() {
-        return new OpeningsPlan(Optional.empty(), first, clicks, count, direction, patch, breadth, place);
+        return with(Optional.empty());
+    }
+
+    @Override
+    public Optional<Light> secondLight() {
+        return second;
+    }
+
+    private OpeningsPlan with(Optional<ExposureTime> other) {
+        return new OpeningsPlan(other, first, clicks, count, direction, patch, breadth, place, second);
     }
 }

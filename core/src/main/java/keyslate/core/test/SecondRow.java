@@ -59,8 +59,12 @@ final class SecondRow {
         for (ExposureStep step : below.steps()) {
             List<Cue> cues = new ArrayList<>(step.cues());
             if (step.place() == 1) {
+                ExposureStep before = steps.get(steps.size() - 1);
                 cues.addAll(0, List.of(Cue.OTHER_HALF));
-                cues.addAll(0, rig.settings().cues(steps.get(steps.size() - 1), step));
+                cues.addAll(0, rig.settings().cues(before, step));
+                if (before.opening() != step.opening() && !cues.contains(Cue.CHANGE_OPENING)) {
+                    cues.add(0, Cue.CHANGE_OPENING);
+                }
             }
             steps.add(on(half(1, sideBySide), step, steps.size() + 1, cues));
         }

@@ -71,7 +71,8 @@ final class ContrastExamples {
         formulas.put("CON-18", e -> {
             GradeFilter now = GradeFilter.nearest(Grade.of(e.at("grade")));
             ExposureTime whites = ExposureTime.ofSeconds(10);
-            return GradeAdvice.goingOn(now, GradeAdvice.fromStrip(PAPER, now, whites, whites.plus(e.stops("late"))))
+            return GradeAdvice.goingOn(
+                            List.of(now), GradeAdvice.fromStrip(PAPER, now, whites, whites.plus(e.stops("late"))))
                     .grade()
                     .onScale();
         });

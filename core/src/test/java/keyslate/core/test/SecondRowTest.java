@@ -61,6 +61,51 @@ class SecondRowTest {
     }
 
     @Test
+    void openingsAreGoneThroughAgainForTheSecondRowFromTheSmallestOn() {
+        OpeningsPlan plan = new OpeningsPlan(
+                Optional.empty(),
+                Optional.empty(),
+                1,
+                5,
+                StripDirection.DARK_RIGHT,
+                Length.ofMm(24),
+                Length.ofMm(60),
+                Optional.empty(),
+                Optional.of(HARD));
+        TestScript script = plan.script(seconds(10), rig(LampWay.SWITCHED));
+        List<ExposureStep> steps = script.steps();
+        assertThat(steps).hasSize(10);
+        for (int i = 0; i < 5; i++) {
+            assertThat(steps.get(5 + i).opening()).isEqualTo(steps.get(i).opening());
+            assertThat(steps.get(5 + i).set().inSeconds() - LAG.inSeconds())
+                    .isCloseTo(2 * (steps.get(i).set().inSeconds() - LAG.inSeconds()), within(0.11));
+        }
+        assertThat(steps.get(5).cues())
+                .containsExactlyInAnyOrder(Cue.CHANGE_OPENING, Cue.CHANGE_LIGHT, Cue.OTHER_HALF, Cue.ONE_PATCH_FREE);
+        List<SheetPatches.Patch> patches = patches(script);
+        assertThat(patches).hasSize(10);
+        assertThat(patches.get(5).place().top()).isCloseTo(0.5, within(1e-9));
+    }
+
+    @Test
+    void openingsOfATimeOfTheirOwnCarryItToTheOtherLight() {
+        OpeningsPlan plan = new OpeningsPlan(
+                Optional.of(seconds(14)),
+                Optional.empty(),
+                1,
+                3,
+                StripDirection.DARK_RIGHT,
+                Length.ofMm(24),
+                Length.ofMm(60),
+                Optional.empty(),
+                Optional.of(HARD));
+        TestScript script = plan.script(seconds(10), rig(LampWay.SWITCHED));
+        assertThat(script.steps().get(0).set().inSeconds()).isCloseTo(14 + LAG.inSeconds(), within(0.06));
+        assertThat(script.steps().get(3).set().inSeconds()).isCloseTo(28 + LAG.inSeconds(), within(0.06));
+        assertThat(plan.secondLight()).contains(HARD);
+    }
+
+    @Test
     void theLightIsChangedAndTheCardMovedOnceBetweenTheRows() {
         TestScript script = strip(3, 0.5).inRows(Optional.of(HARD)).script(seconds(10), rig(LampWay.MY_TIMER));
         List<ExposureStep> between = script.steps().stream()

@@ -165,6 +165,7 @@ class TestKindsTest {
                     StripDirection.DARK_RIGHT,
                     SIZE,
                     SIZE,
+                    Optional.empty(),
                     Optional.empty());
         }
     }

@@ -2,9 +2,11 @@ package keyslate.server.decide;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import keyslate.core.contrast.GradeAdvice;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.VariableContrastPaper;
@@ -93,7 +95,7 @@ class MonoAdviser implements Adviser {
                 ? said.between(Tone.BLACKS, Tone.WHITES)
                         .map(d -> GradeAdvice.forRange(paper, now.toFilter(), kept.time(), GradedLights.neededRange(d)))
                 : Optional.empty();
-        Light filter = outcome.map(o -> Light.filter(GradeAdvice.goingOn(now.toFilter(), o)))
+        Light filter = outcome.map(o -> Light.filter(GradeAdvice.goingOn(read(evidence, anchor, now), o)))
                 .orElse(now);
         SlateEvidence through = weighed(strip, evidence, filter);
         SlateEvidence.Estimate time = through.time(anchor, filter).orElseThrow();
@@ -118,6 +120,16 @@ class MonoAdviser implements Adviser {
                 kept,
                 misses,
                 CheckStrip.after(time.time(), open).map(s -> new CheckPlan(s, beside)));
+    }
+
+    /** Filters that the anchor was marked through, and the standing one. */
+    private static Set<GradeFilter> read(Evidence evidence, Tone anchor, Light now) {
+        Set<GradeFilter> read = new LinkedHashSet<>(List.of(now.toFilter()));
+        evidence.all().stream()
+                .filter(m -> m.tone() == anchor)
+                .map(m -> m.light().toFilter())
+                .forEach(read::add);
+        return read;
     }
 
     private SlateEvidence weighed(Hung strip, Evidence evidence, Light standing) {

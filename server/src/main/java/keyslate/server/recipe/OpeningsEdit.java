@@ -1,9 +1,12 @@
 package keyslate.server.recipe;
 
+import java.util.List;
 import java.util.Optional;
 import keyslate.core.exposure.TestSeries;
+import keyslate.core.light.Light;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
+import keyslate.core.script.LampWay;
 import keyslate.core.script.StripDirection;
 import keyslate.core.test.CoverStripPlan;
 import keyslate.core.test.OpeningsPlan;
@@ -16,7 +19,10 @@ import org.jspecify.annotations.Nullable;
 final class OpeningsEdit {
     private OpeningsEdit() {}
 
-    /** Openings in place of another test. */
+    /**
+     * Openings in place of another test. Clicks are wide steps to read between: where the contrast can be chosen a second row a grade harder tells nearly as much as steps half as wide, and of
+     * the contrast besides.
+     */
     static OpeningsPlan fresh(Rig rig, TestPlan before) {
         CoverStripPlan strip = StripEdit.fresh(rig, before);
         int most = Math.max(TestSeries.FEWEST_PATCHES, rig.ring().size());
@@ -30,7 +36,26 @@ final class OpeningsEdit {
                 strip.direction(),
                 strip.patch(),
                 strip.breadth(),
-                Optional.empty());
+                Optional.empty(),
+                second(rig));
+    }
+
+    /** The second row's light; where the base has come to the same light the second moves on. */
+    private static Optional<Light> other(Edit edit, Rig rig, OpeningsPlan now, TestChange change) {
+        Optional<Light> asked = StripEdit.second(edit, rig, now.second(), change);
+        boolean same = change.second() == null
+                && asked.filter(l -> l.equals(rig.light())).isPresent();
+        return same ? second(rig) : asked;
+    }
+
+    private static Optional<Light> second(Rig rig) {
+        if (!rig.medium().choosesContrast() || rig.subject().isProof() || rig.way() == LampWay.BURNS) {
+            return Optional.empty();
+        }
+        List<Light> others = rig.medium().core().beside(rig.light()).stream()
+                .filter(l -> !l.equals(rig.light()))
+                .toList();
+        return Optional.of(others.get(others.size() - 1));
     }
 
     static OpeningsPlan of(Edit edit, Rig rig, OpeningsPlan now, TestChange change) {
@@ -53,7 +78,8 @@ final class OpeningsEdit {
                     now.direction(), direction
                 }),
                 Sizes.breadth(edit, rig, change.breadthMm(), now.breadth(), direction),
-                StripEdit.place(edit, now.place(), change));
+                StripEdit.place(edit, now.place(), change),
+                other(edit, rig, now, change));
     }
 
     private static Optional<Double> first(Edit edit, Rig rig, OpeningsPlan now, TestChange change) {

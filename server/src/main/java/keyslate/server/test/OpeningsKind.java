@@ -32,15 +32,31 @@ final class OpeningsKind extends TestKind<OpeningsPlan> {
     String cannotShow(Rig rig, OpeningsPlan plan) {
         return "It cannot tell a lens's marks from the light: each is out by up to "
                 + Show.stopsApart(Stops.of(rig.openingOffset().limit()))
-                + " until it was measured, and the wide ones may fall off to the corners.";
+                + " until it was measured, and the wide ones may fall off to the corners."
+                + (plan.second().isPresent()
+                        ? ""
+                        : " Its steps are wide to read between: a second row through another light tells more.");
     }
 
     @Override
     String headline(OpeningsPlan plan, TestScript script) {
         List<TestScript.Patch> patches = script.patches();
-        return patches.size() + " openings, " + Show.aperture(patches.get(0).opening()) + " to "
-                + Show.aperture(patches.get(patches.size() - 1).opening()) + ", "
+        if (plan.second().isPresent()) {
+            int inRow = patches.size() / 2;
+            return "Two rows of " + inRow + " openings, " + marks(patches.subList(0, inRow)) + ": "
+                    + each(patches.get(0)) + ", " + each(patches.get(inRow)) + ".";
+        }
+        return patches.size() + " openings, " + marks(patches) + ", "
                 + Show.seconds(patches.get(0).set()) + " each.";
+    }
+
+    private static String marks(List<TestScript.Patch> patches) {
+        return Show.aperture(patches.get(0).opening()) + " to "
+                + Show.aperture(patches.get(patches.size() - 1).opening());
+    }
+
+    private static String each(TestScript.Patch patch) {
+        return patch.light().notation() + " " + Show.seconds(patch.set()) + " each";
     }
 
     @Override

@@ -146,6 +146,23 @@ class SoundsIT extends JourneyTest {
         assertThat(end).as("lamp off").isCloseTo(0.1 + set, within(SOON));
     }
 
+    /** Eight beats of one pitch, a second apart, within 20 ms, and the lamp a second after the last. */
+    @Test
+    void handsFreeCountsEightBeatsToTheLamp() {
+        double[] heard =
+                render("sounds.notes(sounds.beatsOf(1).notes.map(n => ({ ...n, at: n.at + 0.1 })), 10)");
+        List<Sounding.Part> beats = Sounding.parts(heard);
+        assertThat(beats).hasSize(8);
+        for (int i = 0; i < beats.size(); i++) {
+            assertThat(beats.get(i).from()).as("beat " + (i + 1)).isCloseTo(1.1 + i, within(0.02));
+            assertThat(beats.get(i).hertz()).as("beat " + (i + 1)).isCloseTo(330, within(10.0));
+        }
+        assertThat(((Number) listener.evaluate("sounds.beatsOf(1).over")).doubleValue())
+                .isEqualTo(9);
+        assertThat(((Number) listener.evaluate("sounds.beatsOf(2).over")).doubleValue())
+                .isEqualTo(4.5);
+    }
+
     @Test
     void wordsAreClipsThatTheBrowserDecodes() throws IOException {
         for (String line : Files.readAllLines(WEB.resolve("voice/words.tsv"))) {

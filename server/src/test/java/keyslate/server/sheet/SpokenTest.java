@@ -93,6 +93,7 @@ class SpokenTest {
                 StripDirection.DARK_RIGHT,
                 SIZE,
                 SIZE,
+                Optional.empty(),
                 Optional.empty());
         assertThat(said(plan, 0)).containsExactly("patch", "n1", "alone");
         assertThat(said(plan, 1)).containsExactly("the-lens", "n3", "clicks-from-open", "patch", "n2", "alone");

@@ -108,6 +108,7 @@ public record StoredTest(
             draft.firstMark = openings.first().orElse(null);
             draft.seconds = openings.time().map(ExposureTime::inSeconds).orElse(null);
             draft.place = openings.place().orElse(null);
+            draft.second = openings.second().map(Light::notation).orElse(null);
             return draft.done();
         }
         if (plan instanceof WedgePlan wedge) {
@@ -160,7 +161,8 @@ public record StoredTest(
                         toDirection(),
                         mm(patchMm),
                         mm(breadthMm),
-                        optional(place));
+                        optional(place),
+                        toSecond());
             case WEDGE ->
                 new WedgePlan(
                         new WedgeDisc(given("referenceSeconds", referenceSeconds), given("labels", labels)),

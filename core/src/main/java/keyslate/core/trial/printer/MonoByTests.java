@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleSupplier;
 import java.util.stream.DoubleStream;
+import java.util.stream.Stream;
 import keyslate.core.contrast.GradeAdvice;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.SplitByStrips;
@@ -141,7 +142,8 @@ public final class MonoByTests {
                         StripDirection.DARK_RIGHT,
                         SIZE,
                         SIZE,
-                        Optional.empty());
+                        Optional.empty(),
+                        Optional.of(Light.filter(GradeFilter.G3)));
             case WEDGE -> new WedgePlan(WedgeDisc.USUAL, Optional.empty(), SIZE, Optional.empty());
             case GUESS -> new GuessPlan(Optional.empty(), 1, Optional.empty(), Optional.empty());
             case PRESSES -> cover(wide.pressed(PatchSeries.FAR_PRESSES));
@@ -176,6 +178,9 @@ public final class MonoByTests {
 
     /** What a second row is made about: the black of a split's hard part; else the whites through the other filter. */
     private ExposureTime carried(ExposureTime time, Light to) {
+        if (kind != Kind.SPLIT && seen.isEmpty()) {
+            return time.times(Math.pow(10, LIGHTS.factorLog(to, Tone.WHITES) - LIGHTS.factorLog(light, Tone.WHITES)));
+        }
         return kind == Kind.SPLIT
                 ? hardCentre.orElse(time.times(SplitByStrips.FIRST_HARD_TIMES))
                 : weighed(to).time(Tone.WHITES, to, printedIn()).orElseThrow().time();
@@ -401,8 +406,8 @@ public final class MonoByTests {
         ExposureTime now = said.time(Tone.WHITES, light).orElseThrow().time();
         Optional<GradeAdvice.Outcome> outcome = said.between(Tone.BLACKS, Tone.WHITES)
                 .map(d -> GradeAdvice.forRange(PAPER, light.toFilter(), now, GradedLights.neededRange(d)));
-        Light next = outcome.map(o -> Light.filter(GradeAdvice.goingOn(light.toFilter(), o)))
-                .orElse(light);
+        Light next =
+                outcome.map(o -> Light.filter(GradeAdvice.goingOn(read(), o))).orElse(light);
         beside = outcome.flatMap(o -> GradeAdvice.beside(next.toFilter(), o)).map(Light::filter);
         SlateEvidence.Estimate time =
                 weighed(next).time(Tone.WHITES, next, printedIn()).orElseThrow();
@@ -415,6 +420,16 @@ public final class MonoByTests {
                 .filter(limit -> limit.compareTo(time.toSettle()) > 0)
                 .orElse(time.toSettle());
         return CheckStrip.after(base, open).map(this::check);
+    }
+
+    /** Filters that whites were read through, and the standing one. */
+    private List<GradeFilter> read() {
+        return Stream.concat(
+                        Stream.of(light),
+                        seen.stream().filter(s -> s.tone() == Tone.WHITES).map(Seen::light))
+                .map(Light::toFilter)
+                .distinct()
+                .toList();
     }
 
     private int printedIn() {
