@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import keyslate.core.trial.BenchTrial;
 import keyslate.core.trial.Trial;
 import keyslate.server.attack.Attack;
 import keyslate.server.backup.BackupCommands;
@@ -137,12 +138,15 @@ public final class KeySlate {
     }
 
     private static TrialReport.Asked trial(String[] args) {
-        Options options = Options.of(args, 1, List.of("--n", "--seed", "--steady"), List.of(JSON));
+        Options options =
+                Options.of(args, 1, List.of("--n", "--seed", "--steady", "--bench"), List.of(JSON, "--foreign"));
         return new TrialReport.Asked(
                 options.number("--n", 1, Trial.MOST_RUNS, TrialReport.USUAL_RUNS),
                 options.number("--seed", 0, 999_999, TrialReport.USUAL_SEED),
                 options.number("--steady", 0, 100, 0),
-                options.has(JSON));
+                options.has(JSON),
+                options.has("--foreign") ? TrialReport.World.FOREIGN : TrialReport.World.USUAL,
+                options.number("--bench", 1, BenchTrial.MOST_SLATES, 0));
     }
 
     private static Attack.Asked attack(String[] args) {

@@ -83,6 +83,15 @@ public final class ColourHead {
         return setting(yellow, magenta);
     }
 
+    /** CON-24: both filters, together always {@link HeadTable#PAIRED_POINTS}: less is moved on each dial, and time changes less. */
+    public Setting paired(Grade grade) {
+        double change = ratioOf(grade) - VariableContrastPaper.WHITE_LIGHT_RATIO;
+        double softer = YELLOW_BLUE - YELLOW_GREEN;
+        double harder = MAGENTA_GREEN - MAGENTA_BLUE;
+        double yellow = (100 * change + harder * HeadTable.PAIRED_POINTS) / (softer + harder);
+        return setting(yellow, HeadTable.PAIRED_POINTS - yellow);
+    }
+
     private Setting setting(double yellow, double magenta) {
         if (yellow < -1e-9 || magenta < -1e-9 || yellow > MOST || magenta > MOST) {
             throw Check.infeasible("grade", "this head does not reach that grade in this way");

@@ -2,6 +2,7 @@ package keyslate.core.contrast;
 
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
@@ -43,6 +44,11 @@ public final class GradeAdvice {
     public record TooSoft(Stops blacksLate, double neededRange, GradeFilter filter, ExposureTime time)
             implements Outcome {}
 
+    private static final double HARDEST_RANGE = 40;
+    private static final double SOFTEST_RANGE = 170;
+    /** A range beyond the last filter by less is that filter's. */
+    private static final double EDGE = 1e-9;
+
     private GradeAdvice() {}
 
     /** CON-06: R needed = R(g) + 100·log10(t_whites/t_blacks). Blacks late asks for a harder grade. */
@@ -56,21 +62,24 @@ public final class GradeAdvice {
      */
     public static Outcome fromStrip(
             VariableContrastPaper paper, GradeFilter now, ExposureTime whites, ExposureTime blacks) {
-        return forRange(paper, now, whites, neededRange(now.grade(), whites, blacks));
+        double needed = paper.rangeThrough(now) + 100 * Math.log10(whites.inSeconds() / blacks.inSeconds());
+        return forRange(paper, now, whites, needed);
     }
 
     /** The same where the range that is needed is known: the black comes later through {@code now} by R(now) − R needed. */
     public static Outcome forRange(VariableContrastPaper paper, GradeFilter now, ExposureTime whites, double needed) {
-        Stops late = Stops.ofLogExposure((GradeScale.isoRangeOf(now.grade()) - needed) / 100);
-        if (GradeScale.reaches(needed)) {
-            Grade exact = GradeScale.gradeOf(needed);
-            GradeFilter filter = GradeFilter.nearest(exact);
-            return new Reached(late, needed, exact, filter, held(paper, now, filter, whites));
+        Stops late = Stops.ofLogExposure((paper.rangeThrough(now) - needed) / 100);
+        GradeFilter softest = paper.set().get(0);
+        GradeFilter hardest = paper.set().get(paper.set().size() - 1);
+        if (needed < paper.rangeThrough(hardest) - EDGE) {
+            return new TooHard(late, needed, hardest, held(paper, now, hardest, whites));
         }
-        if (needed < GradeScale.isoRangeOf(GradeFilter.G5.grade())) {
-            return new TooHard(late, needed, GradeFilter.G5, held(paper, now, GradeFilter.G5, whites));
+        if (needed > paper.rangeThrough(softest) + EDGE) {
+            return new TooSoft(late, needed, softest, held(paper, now, softest, whites));
         }
-        return new TooSoft(late, needed, GradeFilter.G00, held(paper, now, GradeFilter.G00, whites));
+        Grade exact = GradeScale.gradeOf(Math.max(HARDEST_RANGE, Math.min(SOFTEST_RANGE, needed)));
+        GradeFilter filter = paper.nearest(exact);
+        return new Reached(late, needed, exact, filter, held(paper, now, filter, whites));
     }
 
     /** Within this of its own grade a filter that a test was made through is taken: a change would cost more in time that nobody measured than it gives in contrast. */
@@ -81,35 +90,37 @@ public final class GradeAdvice {
      *
      * @param read filters that whites were read through, the standing one among them
      */
-    public static GradeFilter goingOn(Collection<GradeFilter> read, Outcome outcome) {
+    public static GradeFilter goingOn(VariableContrastPaper paper, Collection<GradeFilter> read, Outcome outcome) {
         if (!(outcome instanceof Reached reached)) {
             return outcome.filter();
         }
         return read.stream()
-                .filter(f -> off(f, reached) <= STAYS_WITHIN)
-                .min(Comparator.comparingDouble(f -> off(f, reached)))
+                .filter(f -> off(paper, f, reached) <= STAYS_WITHIN)
+                .min(Comparator.comparingDouble(f -> off(paper, f, reached)))
                 .orElse(outcome.filter());
     }
 
-    private static double off(GradeFilter filter, Reached reached) {
-        return Math.abs(reached.exactGrade().onScale() - filter.grade().onScale());
+    private static double off(VariableContrastPaper paper, GradeFilter filter, Reached reached) {
+        return Math.abs(
+                reached.exactGrade().onScale() - paper.gradeThrough(filter).onScale());
     }
 
     /** CON-19: the filter next to the chosen one on the side of the exact grade: where the reading was a little off, the print wants that one. */
-    public static Optional<GradeFilter> beside(GradeFilter chosen, Outcome outcome) {
+    public static Optional<GradeFilter> beside(VariableContrastPaper paper, GradeFilter chosen, Outcome outcome) {
         if (!(outcome instanceof Reached reached)) {
             return Optional.empty();
         }
-        boolean harder = reached.exactGrade().onScale() > chosen.grade().onScale();
-        int at = chosen.ordinal() + (harder ? 1 : -1);
-        GradeFilter[] all = GradeFilter.values();
-        return at < 0 || at >= all.length ? Optional.empty() : Optional.of(all[at]);
+        boolean harder =
+                reached.exactGrade().onScale() > paper.gradeThrough(chosen).onScale();
+        List<GradeFilter> set = paper.set();
+        int at = set.indexOf(set.contains(chosen) ? chosen : paper.nearest(chosen.grade())) + (harder ? 1 : -1);
+        return at < 0 || at >= set.size() ? Optional.empty() : Optional.of(set.get(at));
     }
 
     /** The time that keeps a highlight (net {@code heldNet}) from one filter to another. */
     public static ExposureTime held(
             VariableContrastPaper paper, GradeFilter from, GradeFilter to, ExposureTime time, double heldNet) {
-        return time.times(paper.pivotFactor(from.grade(), to.grade(), heldNet));
+        return time.times(paper.pivotFactor(from, to, heldNet));
     }
 
     private static ExposureTime held(VariableContrastPaper paper, GradeFilter from, GradeFilter to, ExposureTime time) {

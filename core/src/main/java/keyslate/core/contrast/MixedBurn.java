@@ -22,8 +22,8 @@ public final class MixedBurn {
         this.paper = paper;
     }
 
-    /** One exposure at one grade; 0 s or more. */
-    public record Exposure(Grade grade, double seconds) {
+    /** One exposure through one light; 0 s or more. */
+    public record Exposure(FilterLight light, double seconds) {
         public Exposure {
             seconds = Check.notNegative("exposure time", seconds, "s");
         }
@@ -52,6 +52,11 @@ public final class MixedBurn {
      * @param change 0 or more stops
      */
     public Burn of(Grade base, ExposureTime time, double tone, Stops change, Grade burn) {
+        return of(paper.lightAt(base), time, tone, change, paper.lightAt(burn));
+    }
+
+    /** The same through any two lights. */
+    public Burn of(FilterLight base, ExposureTime time, double tone, Stops change, FilterLight burn) {
         Check.notNegative("burn", change.inStops(), "stops");
         Check.finite("density", tone);
         double same = time.inSeconds() * (change.toFactor() - 1);
@@ -82,9 +87,13 @@ public final class MixedBurn {
      * @return seconds of the burn over those at the base's grade; 1 when it is the base's
      */
     public double timeFactor(Grade base, ExposureTime time, double net, Stops change, Grade burn) {
+        return timeFactor(paper.lightAt(base), time, net, change, paper.lightAt(burn));
+    }
+
+    /** The same through any two lights. */
+    public double timeFactor(FilterLight base, ExposureTime time, double net, Stops change, FilterLight burn) {
         Check.positive("burn", change.inStops(), "stops");
-        FilterLight light = paper.lightAt(base);
-        double tone = Math.log10(time.inSeconds()) + light.blueLog() - paper.logBlueFor(net, light.ratio());
+        double tone = Math.log10(time.inSeconds()) + base.blueLog() - paper.logBlueFor(net, base.ratio());
         Burn found = of(base, time, tone, change, burn);
         return found.seconds() / found.sameGradeSeconds();
     }
@@ -94,7 +103,7 @@ public final class MixedBurn {
         double blue = 0;
         double green = 0;
         for (Exposure e : exposures) {
-            FilterLight filter = paper.lightAt(e.grade());
+            FilterLight filter = e.light();
             blue += e.seconds() * Math.pow(10, filter.blueLog());
             green += e.seconds() * Math.pow(10, filter.greenLog());
         }

@@ -1,9 +1,11 @@
 package keyslate.core.contrast;
 
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.ToDoubleFunction;
 import keyslate.core.numeric.Bisection;
 import keyslate.core.numeric.LinearTable;
 import keyslate.core.quantity.Check;
@@ -54,6 +56,7 @@ public final class VariableContrastPaper {
     private final Map<Grade, FilterLight> lights = new ConcurrentHashMap<>();
 
     private final Map<GradeFilter, FilterLight> filters = new EnumMap<>(GradeFilter.class);
+    private final FilterTable measured;
     private final double[] greenFactors = new double[OFFSETS.length * NODE_WEIGHTS.length];
 
     /**
@@ -69,8 +72,14 @@ public final class VariableContrastPaper {
         }
     }
 
-    /** The generic paper of the model. */
+    /** The generic paper of the model, its filters matched in speed. */
     public VariableContrastPaper() {
+        this(FilterTable.NOTHING);
+    }
+
+    /** The same through filters that were measured; what the table does not know is as in the model. */
+    public VariableContrastPaper(FilterTable measured) {
+        this.measured = measured;
         for (int i = 0; i < OFFSETS.length; i++) {
             for (int k = 0; k < NODE_WEIGHTS.length; k++) {
                 greenFactors[i * NODE_WEIGHTS.length + k] = Math.pow(10, -OFFSETS[i] + (k - 2) * SPREAD);
@@ -144,6 +153,88 @@ public final class VariableContrastPaper {
     }
 
     private FilterLight computed(Grade grade) {
+        FilterLight nominal = nominal(grade);
+        if (measured.isEmpty()) {
+            return nominal;
+        }
+        GradeFilter nearest = GradeFilter.nearest(grade);
+        if (nearest.grade().equals(grade)) {
+            return through(nearest);
+        }
+        boolean above = nearest.grade().onScale() > grade.onScale();
+        GradeFilter other = GradeFilter.set()
+                .get(Math.max(0, Math.min(GradeFilter.set().size() - 1, nearest.ordinal() + (above ? -1 : 1))));
+        double span = other.grade().onScale() - nearest.grade().onScale();
+        double share = span == 0 ? 0 : (grade.onScale() - nearest.grade().onScale()) / span;
+        FilterLight one = through(nearest);
+        FilterLight two = through(other);
+        FilterLight asOne = nominal(nearest.grade());
+        FilterLight asTwo = nominal(other.grade());
+        return new FilterLight(
+                nominal.blueLog()
+                        + (1 - share) * (one.blueLog() - asOne.blueLog())
+                        + share * (two.blueLog() - asTwo.blueLog()),
+                nominal.greenLog()
+                        + (1 - share) * (one.greenLog() - asOne.greenLog())
+                        + share * (two.greenLog() - asTwo.greenLog()));
+    }
+
+    /** CON-22: a filter that was measured: its ratio from its R, its speed from its time for whites against the reference's. */
+    private FilterLight through(GradeFilter filter) {
+        FilterTable.Entry entry = measured.of(filter).orElse(null);
+        if (entry == null) {
+            return filter == GradeFilter.NONE ? WHITE_LIGHT : nominal(filter.grade());
+        }
+        FilterLight reference = measured.reference() == GradeFilter.NONE
+                ? WHITE_LIGHT
+                : nominal(measured.reference().grade());
+        double ratio = ratioForRange(entry.isoRange());
+        double logTime = logBlueFor(HIGHLIGHT_NET, reference.ratio()) - reference.blueLog() + entry.whitesLog();
+        double blue = logBlueFor(HIGHLIGHT_NET, ratio) - logTime;
+        return new FilterLight(blue, blue + ratio);
+    }
+
+    /** What was measured of its filters. */
+    public FilterTable measured() {
+        return measured;
+    }
+
+    /** The filters that can be set, softest first: those of the set, or those grades that a head reaches. */
+    public List<GradeFilter> set() {
+        return measured.closed()
+                ? GradeFilter.set().stream()
+                        .filter(f -> measured.of(f).isPresent())
+                        .toList()
+                : GradeFilter.set();
+    }
+
+    /** The same with ranges as they turned out: R by which each of its measured filters prints softer. */
+    public VariableContrastPaper turnedOut(ToDoubleFunction<GradeFilter> softer) {
+        return measured.isEmpty() ? this : new VariableContrastPaper(measured.turnedOut(softer));
+    }
+
+    /** R through a filter: as measured, else that of its grade (CON-01). */
+    public double rangeThrough(GradeFilter filter) {
+        return measured.of(filter)
+                .map(FilterTable.Entry::isoRange)
+                .orElseGet(() -> GradeScale.isoRangeOf(filter.grade()));
+    }
+
+    /** The grade that a filter prints: its own, or that of its R where it was measured; within the scale. */
+    public Grade gradeThrough(GradeFilter filter) {
+        return measured.of(filter)
+                .map(e -> GradeScale.gradeOf(Math.max(40, Math.min(170, e.isoRange()))))
+                .orElse(filter.grade());
+    }
+
+    /** The filter of the set that prints nearest to a grade; of two equally near the softer, which risks less. */
+    public GradeFilter nearest(Grade wanted) {
+        return set().stream()
+                .min(Comparator.comparingDouble(f -> Math.abs(gradeThrough(f).onScale() - wanted.onScale())))
+                .orElseThrow();
+    }
+
+    private FilterLight nominal(Grade grade) {
         double ratio = ratioForRange(GradeScale.isoRangeOf(grade));
         double logTime = SPEED_LOG_TIME + Math.log10(2) * SPEED_LOSS.at(grade.onScale());
         double blue = logBlueFor(SPEED_NET, ratio) - logTime;
@@ -152,7 +243,13 @@ public final class VariableContrastPaper {
 
     /** {@link #lightAt} for a filter of the set, kept once computed. */
     public synchronized FilterLight lightThrough(GradeFilter filter) {
-        return filters.computeIfAbsent(filter, f -> lightAt(f.grade()));
+        FilterLight before = filters.get(filter);
+        if (before != null) {
+            return before;
+        }
+        FilterLight light = filter == GradeFilter.NONE ? through(filter) : lightAt(filter.grade());
+        filters.put(filter, light);
+        return light;
     }
 
     /** So many seconds received through a filter. */
@@ -181,6 +278,17 @@ public final class VariableContrastPaper {
     public double netDensityAtGrade(Grade grade, double logTime) {
         FilterLight light = lightAt(grade);
         return netDensityAt(Check.finite("log time", logTime) + light.blueLog(), light.ratio());
+    }
+
+    /** CON-05 from one filter to another, no filter among them. */
+    public double pivotFactor(GradeFilter from, GradeFilter to, double heldNet) {
+        return from == to ? 1 : Math.pow(10, logTimeThrough(heldNet, to) - logTimeThrough(heldNet, from));
+    }
+
+    /** log10 of the time for a net density through a filter, in the paper's own unit of light. */
+    public double logTimeThrough(double net, GradeFilter filter) {
+        FilterLight light = lightThrough(filter);
+        return logBlueFor(net, light.ratio()) - light.blueLog();
     }
 
     /**

@@ -29,6 +29,11 @@ public record CheckStrip(ExposureTime centre, Stops step, int patches) {
     /** Patches to each side of the middle one. */
     private static final int MOST_EACH = 7;
 
+    private static final List<Integer> FIRST_STEPS_PER_STOP = List.of(12, 6, 4);
+    private static final int FEWEST_GUESSES = 2;
+    /** As far beyond its last patch a tone is still told by a strip. */
+    private static final double HALF_PATCH = 0.5;
+
     private static final double REACH = 2;
     private static final double SURE_REACH = 3;
     private static final double FAR_STEP = 0.5;
@@ -41,6 +46,29 @@ public record CheckStrip(ExposureTime centre, Stops step, int patches) {
      */
     public static CheckStrip first(ExposureTime guess) {
         return new CheckStrip(guess, FIRST_STEP, FIRST_PATCHES);
+    }
+
+    /**
+     * EXP-43: the strip to begin with where it is known how far first guesses were off on this bench: the finest steps with which {@value #FIRST_PATCHES} patches reach twice their root mean square, a
+     * little more for each that is missing to many; thirds as EXP-32 where fewer than {@value #FEWEST_GUESSES} are known or none of them reaches.
+     *
+     * @param off by how much earlier first guesses missed
+     */
+    public static CheckStrip first(ExposureTime guess, List<Stops> off) {
+        if (off.size() < FEWEST_GUESSES) {
+            return first(guess);
+        }
+        double square = off.stream()
+                .mapToDouble(o -> o.inStops() * o.inStops())
+                .average()
+                .orElseThrow();
+        double reach = REACH * Math.sqrt(square * (1 + 2.0 / off.size()));
+        return FIRST_STEPS_PER_STOP.stream()
+                .map(perStop -> Stops.ofFraction(1, perStop))
+                .filter(step -> step.inStops() * (MOST_EACH + HALF_PATCH) >= reach)
+                .findFirst()
+                .map(step -> new CheckStrip(guess, step, FIRST_PATCHES))
+                .orElseGet(() -> first(guess));
     }
 
     /** Whether a reading is so sure that no further strip is worth its paper. */

@@ -13,13 +13,13 @@ import keyslate.core.quantity.QuantityException;
  * {@link #notation} and reads it back by {@link #of}.
  */
 public sealed interface Light {
-    /** A filter of a variable-contrast set. */
+    /** A filter of a variable-contrast set, or none. */
     record Filter(GradeFilter filter) implements Light {
         private static final String WORD = "grade ";
 
         @Override
         public String notation() {
-            return WORD + filter.label();
+            return filter.written();
         }
 
         @Override

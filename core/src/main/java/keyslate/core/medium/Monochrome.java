@@ -82,7 +82,7 @@ public final class Monochrome implements Medium {
         double range = Math.max(
                 GradeScale.isoRangeOf(GradeFilter.G5.grade()),
                 Math.min(GradeScale.isoRangeOf(GradeFilter.G00.grade()), paper.isoRange(together.ratio())));
-        GradeFilter filter = GradeFilter.nearest(GradeScale.gradeOf(range));
+        GradeFilter filter = paper.nearest(GradeScale.gradeOf(range));
         FilterLight light = paper.lightThrough(filter);
         double log = paper.logBlueFor(NextRecipe.HELD_NET, light.ratio())
                 - light.blueLog()
@@ -94,16 +94,16 @@ public final class Monochrome implements Medium {
     /** CON-05 at the light tone that is held from grade to grade. */
     @Override
     public double timeFactor(Light from, Light to) {
-        return paper.pivotFactor(from.toFilter().grade(), to.toFilter().grade(), NextRecipe.HELD_NET);
+        return paper.pivotFactor(from.toFilter(), to.toFilter(), NextRecipe.HELD_NET);
     }
 
     /** To the nearest filter by its R (CON-01). */
     @Override
     public Light forContrast(Light light, double contrast) {
-        double needed = contrast * GradeScale.isoRangeOf(light.toFilter().grade());
+        double needed = contrast * paper.rangeThrough(light.toFilter());
         double softest = GradeScale.isoRangeOf(GradeFilter.G00.grade());
         double hardest = GradeScale.isoRangeOf(GradeFilter.G5.grade());
-        return Light.filter(GradeFilter.nearest(GradeScale.gradeOf(Math.min(softest, Math.max(hardest, needed)))));
+        return Light.filter(paper.nearest(GradeScale.gradeOf(Math.min(softest, Math.max(hardest, needed)))));
     }
 
     @Override
@@ -139,20 +139,18 @@ public final class Monochrome implements Medium {
         return FrameNeed.byScan(
                 ProofTones.net(frame, 0, black, VariableContrastPaper.NET_MAXIMUM),
                 ProofTones.net(other, 0, black, VariableContrastPaper.NET_MAXIMUM),
-                net -> paper.logTimeFor(
-                        Math.max(ProofTones.LEAST_NET, Math.min(most, net)),
-                        light.toFilter().grade()));
+                net -> paper.logTimeThrough(Math.max(ProofTones.LEAST_NET, Math.min(most, net)), light.toFilter()));
     }
 
     /** CON-16 at a mid tone. */
     @Override
     public double burnFactor(Light base, ExposureTime time, Stops change, Light burn) {
         return burns.timeFactor(
-                base.toFilter().grade(),
+                paper.lightThrough(base.toFilter()),
                 time,
                 VariableContrastPaper.SPEED_NET,
                 change,
-                burn.toFilter().grade());
+                paper.lightThrough(burn.toFilter()));
     }
 
     /** CON-02 at the ratio of the filter's grade. */

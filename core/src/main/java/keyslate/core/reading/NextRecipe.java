@@ -24,9 +24,9 @@ public record NextRecipe(GradeFilter filter, ExposureTime time, double gradeShor
     /** From what was printed and how it should change: positive stops = darker print, positive grades = harder. */
     public static NextRecipe after(
             VariableContrastPaper paper, GradeFilter now, ExposureTime time, Stops darker, double harder) {
-        double wanted = now.grade().onScale() + harder;
+        double wanted = paper.gradeThrough(now).onScale() + harder;
         double clamped = Math.max(-1, Math.min(5, wanted));
-        GradeFilter filter = harder == 0 ? now : GradeFilter.nearest(Grade.of(clamped));
+        GradeFilter filter = harder == 0 ? now : paper.nearest(Grade.of(clamped));
         ExposureTime held = GradeAdvice.held(paper, now, filter, time, HELD_NET);
         return new NextRecipe(filter, held.plus(darker), wanted - clamped);
     }

@@ -1,5 +1,6 @@
 package keyslate.core.reading;
 
+import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -15,7 +16,7 @@ import keyslate.core.quantity.Stops;
  *
  * <p>REA-16: least squares in log time. Unknown: the time that each tone needs; for every light how far its factor, and its contrast, are off; how far the lamp's
  * lag is off. A mark says log t = tone + factor(light, tone) + off(light) [+ contrast off(light), of a black] + lag off·n/t, n = how often the lamp went on for it.
- * Marks come with their limits, factors and lag with theirs about 0. Derived in docs/formulas/reading.md.
+ * Marks come with their limits, factors and lag with theirs about 0. A test that ends before a tone gives a bound, which counts as a mark where the others speak against it, or where there is no other. Derived in docs/formulas/reading.md.
  */
 public final class SlateEvidence {
     /** What is looked for in a patch. */
@@ -25,6 +26,15 @@ public final class SlateEvidence {
         BLACKS
     }
 
+    /** Whether a tone lies where it is marked, or the test ends there and the tone lies beyond. */
+    public enum Bound {
+        AT,
+        /** It needs this time or more: no patch of the test shows it. */
+        AT_LEAST,
+        /** This time or less: every patch shows it. */
+        AT_MOST
+    }
+
     /**
      * A mark on a test.
      *
@@ -32,11 +42,30 @@ public final class SlateEvidence {
      * @param time it received as the lag was known, at the size and opening that stand now
      * @param limit how far the mark may be off, above 0
      * @param lagShare how many times the lag of the lamp went into it, for each second it received: n/t
+     * @param bound whether the tone lies there, or beyond
      */
-    public record Mark(Tone tone, Light light, ExposureTime time, Stops limit, double lagShare) {
+    public record Mark(Tone tone, Light light, ExposureTime time, Stops limit, double lagShare, Bound bound) {
+        /** A tone where it is marked. */
+        public Mark(Tone tone, Light light, ExposureTime time, Stops limit, double lagShare) {
+            this(tone, light, time, limit, lagShare, Bound.AT);
+        }
+
         public Mark {
             Check.positive("limit", limit.inStops(), "stops");
             Check.notNegative("lag", lagShare, "");
+        }
+    }
+
+    /**
+     * The lag of the lamp beside the one that times were reckoned with.
+     *
+     * @param offSeconds by how much it is longer
+     * @param limitSeconds how far that may be off, 0 or more
+     */
+    public record Lag(double offSeconds, double limitSeconds) {
+        public Lag {
+            Check.finite("lag", offSeconds);
+            Check.notNegative("lag", limitSeconds, "s");
         }
     }
 
@@ -50,6 +79,20 @@ public final class SlateEvidence {
 
         /** How far its contrast may be off, log10 between white and black; 0 where there is but one. */
         double contrastLimitLog(Light light);
+
+        /** What several lights may be off by together, as all grades of one dial are; none as a rule. */
+        default List<Common> commons() {
+            return List.of();
+        }
+    }
+
+    /** One error that many lights share: how far it may go, and what it does to each. */
+    public interface Common {
+        /** In a unit of its own, 95 %. */
+        double limit();
+
+        /** log10 of the factor of time of a light for a tone, for one unit of it. */
+        double effectLog(Light light, Tone tone);
     }
 
     /**
@@ -72,7 +115,7 @@ public final class SlateEvidence {
     private final LeastSquares.Solution all;
     private final LeastSquares.Solution lagKnown;
 
-    private SlateEvidence(List<Mark> marks, LightModel model, double lagLimitSeconds, Light standing) {
+    private SlateEvidence(List<Mark> marks, LightModel model, Lag lag, Light standing) {
         this.model = model;
         Set<Tone> seen = new LinkedHashSet<>();
         Set<Light> through = new LinkedHashSet<>(List.of(standing));
@@ -82,8 +125,8 @@ public final class SlateEvidence {
         }
         tones = List.copyOf(seen);
         lights = List.copyOf(through);
-        all = solve(marks, Math.max(SURELY, lagLimitSeconds));
-        lagKnown = solve(marks, SURELY);
+        all = solve(marks, lag);
+        lagKnown = solve(marks, new Lag(lag.offSeconds(), 0));
     }
 
     /**
@@ -94,9 +137,48 @@ public final class SlateEvidence {
      * @param standing a light that times will be asked for, besides those of the marks
      */
     public static SlateEvidence of(List<Mark> marks, LightModel model, double lagLimitSeconds, Light standing) {
+        return of(marks, model, new Lag(0, lagLimitSeconds), standing);
+    }
+
+    /** The same where earlier slates told by how much the lag is off. */
+    public static SlateEvidence of(List<Mark> marks, LightModel model, Lag lag, Light standing) {
         Check.count("marks", marks.size(), 1, 10_000);
-        Check.notNegative("lag", lagLimitSeconds, "s");
-        return new SlateEvidence(marks, model, lagLimitSeconds, standing);
+        List<Mark> used = new ArrayList<>(
+                marks.stream().filter(m -> m.bound() == Bound.AT).toList());
+        List<Mark> bounds = new ArrayList<>(
+                marks.stream().filter(m -> m.bound() != Bound.AT).toList());
+        for (Tone tone : Tone.values()) {
+            if (used.stream().noneMatch(m -> m.tone() == tone)) {
+                bounds.stream().filter(m -> m.tone() == tone).findFirst().ifPresent(m -> take(m, bounds, used));
+            }
+        }
+        SlateEvidence said = new SlateEvidence(used, model, lag, standing);
+        // A bound counts where the other marks speak against it; else they have told more.
+        for (Optional<Mark> next = said.against(bounds); next.isPresent(); next = said.against(bounds)) {
+            take(next.get(), bounds, used);
+            said = new SlateEvidence(used, model, lag, standing);
+        }
+        return said;
+    }
+
+    private static void take(Mark mark, List<Mark> from, List<Mark> to) {
+        from.remove(mark);
+        to.add(mark);
+    }
+
+    /** A bound that what is known lies on the wrong side of. */
+    private Optional<Mark> against(List<Mark> bounds) {
+        return bounds.stream()
+                .filter(m -> {
+                    int at = lights.indexOf(m.light());
+                    if (!knows(m.tone()) || at < 0) {
+                        return false;
+                    }
+                    double log = model.factorLog(m.light(), m.tone()) + all.at(row(m.tone(), m.light(), m.lagShare()));
+                    double off = log - Math.log10(m.time().inSeconds());
+                    return m.bound() == Bound.AT_LEAST ? off < 0 : off > 0;
+                })
+                .findFirst();
     }
 
     /** Whether a tone was marked at all. */
@@ -104,7 +186,7 @@ public final class SlateEvidence {
         return tones.contains(tone);
     }
 
-    private LeastSquares.Solution solve(List<Mark> marks, double lagLimit) {
+    private LeastSquares.Solution solve(List<Mark> marks, Lag lag) {
         LeastSquares fit = new LeastSquares(unknowns());
         for (Mark mark : marks) {
             double[] row = row(mark.tone(), mark.light(), mark.lagShare());
@@ -112,21 +194,28 @@ public final class SlateEvidence {
             fit.add(row, seen, mark.limit().toLogExposure());
         }
         for (int i = 0; i < lights.size(); i++) {
-            prior(fit, tones.size() + i, STOP * model.limitStops(lights.get(i)));
-            prior(fit, tones.size() + lights.size() + i, model.contrastLimitLog(lights.get(i)));
+            prior(fit, tones.size() + i, 0, STOP * model.limitStops(lights.get(i)));
+            prior(fit, tones.size() + lights.size() + i, 0, model.contrastLimitLog(lights.get(i)));
         }
-        prior(fit, unknowns() - 1, lagLimit);
+        for (int i = 0; i < model.commons().size(); i++) {
+            prior(
+                    fit,
+                    tones.size() + 2 * lights.size() + i,
+                    0,
+                    model.commons().get(i).limit());
+        }
+        prior(fit, unknowns() - 1, lag.offSeconds(), lag.limitSeconds());
         return fit.solve();
     }
 
-    private void prior(LeastSquares fit, int unknown, double limit) {
+    private void prior(LeastSquares fit, int unknown, double seen, double limit) {
         double[] row = new double[unknowns()];
         row[unknown] = 1;
-        fit.add(row, 0, Math.max(SURELY, limit));
+        fit.add(row, seen, Math.max(SURELY, limit));
     }
 
     private int unknowns() {
-        return tones.size() + 2 * lights.size() + 1;
+        return tones.size() + 2 * lights.size() + model.commons().size() + 1;
     }
 
     private double[] row(Tone tone, Light light, double lagShare) {
@@ -135,6 +224,9 @@ public final class SlateEvidence {
         int at = lights.indexOf(light);
         row[tones.size() + at] = 1;
         row[tones.size() + lights.size() + at] = tone == Tone.BLACKS ? 1 : 0;
+        for (int i = 0; i < model.commons().size(); i++) {
+            row[tones.size() + 2 * lights.size() + i] = model.commons().get(i).effectLog(light, tone);
+        }
         row[unknowns() - 1] = lagShare / Math.log(10);
         return row;
     }
@@ -165,6 +257,21 @@ public final class SlateEvidence {
 
     private double factor(Light light, Tone tone) {
         return model.factorLog(light, tone);
+    }
+
+    /** R by which a light prints softer than its model says, as far as the marks tell. */
+    public double rangeOff(Light light) {
+        double[] factors = new double[unknowns()];
+        int at = lights.indexOf(light);
+        if (at >= 0) {
+            factors[tones.size() + lights.size() + at] = 1;
+        }
+        for (int i = 0; i < model.commons().size(); i++) {
+            Common common = model.commons().get(i);
+            factors[tones.size() + 2 * lights.size() + i] =
+                    common.effectLog(light, Tone.BLACKS) - common.effectLog(light, Tone.WHITES);
+        }
+        return 100 * all.at(factors);
     }
 
     /** By how much more one tone needs than another in log10, as through a light whose factors are exact; none where one was not marked. */

@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
 import keyslate.core.colour.RingAround.Exposed;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.Stops;
@@ -115,6 +116,28 @@ public final class Trial {
                 .toList();
     }
 
+    /**
+     * The monochrome methods in a foreign world, none of whose ideas of paper, head and lamp are the advice's: within twice the goals.
+     *
+     * @param runs 1 to {@value #MOST_RUNS}
+     */
+    public static List<Result> foreign(int runs, long seed) {
+        Check.count("runs", runs, 1, MOST_RUNS);
+        return Stream.of(
+                        foreign("mono-single", MonoByTests.Kind.COVER),
+                        foreign("mono-split", MonoByTests.Kind.SPLIT),
+                        foreign("mono-dials", MonoByTests.Kind.DIALS))
+                .map(m -> new Result(m.name(), m.advice(), runs, figures(m, runs, seed)))
+                .toList();
+    }
+
+    private static Method foreign(String name, MonoByTests.Kind kind) {
+        return new Method(name, Advice.STATION, MONO_PIECES, PrintError::isWithinTwiceTheGoal, seed -> {
+            TestedMono world = new TestedMono(seed, new TestedMono.Kind(kind == MonoByTests.Kind.DIALS, true));
+            return errors(MonoByTests.follow(world, kind), world::errorOf);
+        });
+    }
+
     private static List<Method> methods(double steady) {
         return List.of(
                 tested("mono-single", MonoByTests.Kind.COVER),
@@ -129,6 +152,7 @@ public final class Trial {
                     return errors(MonoByPicture.follow(world), world::errorOf);
                 }),
                 tested("mono-split", MonoByTests.Kind.SPLIT),
+                tested("mono-dials", MonoByTests.Kind.DIALS),
                 new Method(
                         "colour-viewing-filters",
                         Advice.STATION,
@@ -167,7 +191,7 @@ public final class Trial {
 
     private static Method tested(String name, MonoByTests.Kind kind) {
         return new Method(name, Advice.STATION, MONO_PIECES, seed -> {
-            TestedMono world = new TestedMono(seed);
+            TestedMono world = new TestedMono(seed, new TestedMono.Kind(kind == MonoByTests.Kind.DIALS, false));
             return errors(MonoByTests.follow(world, kind), world::errorOf);
         });
     }

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.random.RandomGenerator;
 import keyslate.core.Draws;
@@ -19,7 +18,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 class ThreadsTest {
     private static final VariableContrastPaper PAPER = new VariableContrastPaper();
-    private static final List<GradeFilter> SET = Arrays.asList(GradeFilter.values());
+    private static final List<GradeFilter> SET = GradeFilter.set();
 
     private static Tone tone(double lightLog, double net) {
         return new Tone(lightLog, net, false, 1);

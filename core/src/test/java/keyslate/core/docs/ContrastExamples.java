@@ -6,26 +6,50 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Stream;
+import keyslate.core.calibration.FilterReadings;
 import keyslate.core.contrast.ColourHead;
 import keyslate.core.contrast.ColourMask;
+import keyslate.core.contrast.FilterTable;
 import keyslate.core.contrast.GradeAdvice;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.GradeScale;
+import keyslate.core.contrast.HeadTable;
 import keyslate.core.contrast.MixedBurn;
 import keyslate.core.contrast.SchoolFactors;
 import keyslate.core.contrast.SplitByStrips;
 import keyslate.core.contrast.SplitExposure;
 import keyslate.core.contrast.Threads;
 import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.light.Light;
 import keyslate.core.quantity.Density;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Grade;
+import keyslate.core.quantity.Stops;
+import keyslate.core.reading.GradedLights;
+import keyslate.core.reading.LearnedBench;
+import keyslate.core.reading.SlateEvidence;
 
 /** The code behind the worked examples of docs/formulas/contrast.md. */
 final class ContrastExamples {
     private static final VariableContrastPaper PAPER = new VariableContrastPaper();
 
     private ContrastExamples() {}
+
+    /** Whites through grade 2 and grade 3, the latter so many stops off what its set says. */
+    private static List<SlateEvidence.Mark> twoRows(double seconds, double off) {
+        double factor = Math.pow(
+                10,
+                GradedLights.usual(PAPER).factorLog(Light.filter(GradeFilter.G3), SlateEvidence.Tone.WHITES)
+                        + off * Math.log10(2));
+        return Stream.of(GradeFilter.G2, GradeFilter.G3)
+                .map(f -> new SlateEvidence.Mark(
+                        SlateEvidence.Tone.WHITES,
+                        Light.filter(f),
+                        ExposureTime.ofSeconds(f == GradeFilter.G2 ? seconds : seconds * factor),
+                        Stops.ofFraction(1, 24),
+                        0))
+                .toList();
+    }
 
     static Map<String, ToDoubleFunction<Example>> formulas() {
         Map<String, ToDoubleFunction<Example>> formulas = new HashMap<>();
@@ -72,10 +96,41 @@ final class ContrastExamples {
             GradeFilter now = GradeFilter.nearest(Grade.of(e.at("grade")));
             ExposureTime whites = ExposureTime.ofSeconds(10);
             return GradeAdvice.goingOn(
-                            List.of(now), GradeAdvice.fromStrip(PAPER, now, whites, whites.plus(e.stops("late"))))
+                            PAPER,
+                            List.of(now),
+                            GradeAdvice.fromStrip(PAPER, now, whites, whites.plus(e.stops("late"))))
                     .grade()
                     .onScale();
         });
+        // Stops by which a filter that was measured differs from the model at net 0.6.
+        formulas.put("CON-22", e -> {
+            FilterTable table = new FilterTable(
+                    GradeFilter.G2,
+                    Map.of(
+                            GradeFilter.G2, new FilterTable.Entry(0, 0, 110, 0),
+                            GradeFilter.G4, new FilterTable.Entry(e.at("factor log"), 0.1, e.at("range"), 2)));
+            return Math.log10(new VariableContrastPaper(table).pivotFactor(GradeFilter.G2, GradeFilter.G4, 0.04));
+        });
+        // Stops by which grade 3 turned out to be off, from two slates that saw it so far off against grade 2.
+        formulas.put("CON-23", e -> {
+            List<List<SlateEvidence.Mark>> slates =
+                    Stream.of(10.0, 20.0).map(t -> twoRows(t, e.at("off"))).toList();
+            FilterTable told =
+                    LearnedBench.of(slates, GradedLights.usual(PAPER), 0).filters();
+            return told.of(GradeFilter.G3).orElseThrow().whitesLog() / Math.log10(2)
+                    - GradedLights.usual(PAPER).factorLog(Light.filter(GradeFilter.G3), SlateEvidence.Tone.WHITES)
+                            / Math.log10(2);
+        });
+        formulas.put(
+                "CON-24",
+                e -> HeadTable.generic(PAPER, HeadTable.Way.PAIRED)
+                        .of(GradeFilter.nearest(Grade.of(e.at("grade"))))
+                        .orElseThrow()
+                        .magenta());
+        formulas.put(
+                "CON-25",
+                e -> FilterReadings.byEye(e.time("whites"), e.time("blacks"), FilterReadings.USUAL_UNCERTAINTY)
+                        .isoRange());
         // R that the grade of the pair is worth, on strips of a negative of that range through nominal filters.
         formulas.put("CON-21", e -> {
             List<SplitByStrips.Marks> strips = Stream.of(GradeFilter.G00, GradeFilter.G5)
@@ -108,14 +163,14 @@ final class ContrastExamples {
                             PAPER.logBlueFor(net, light.ratio()) - light.blueLog() - asked, net, false, 1))
                     .toList();
             return new Threads(PAPER, tones)
-                    .best(GradeFilter.G2, List.of(GradeFilter.values()))
+                    .best(GradeFilter.G2, GradeFilter.set())
                     .seconds();
         });
         formulas.put("CON-19", e -> {
             GradeFilter now = GradeFilter.nearest(Grade.of(e.at("grade")));
             ExposureTime whites = ExposureTime.ofSeconds(10);
             GradeAdvice.Outcome outcome = GradeAdvice.fromStrip(PAPER, now, whites, whites.plus(e.stops("late")));
-            return GradeAdvice.beside(now, outcome).orElseThrow().grade().onScale();
+            return GradeAdvice.beside(PAPER, now, outcome).orElseThrow().grade().onScale();
         });
         formulas.put("CON-12", e -> SchoolFactors.DOUBLE_FROM_4.factor(Grade.of(e.at("from")), Grade.of(e.at("to"))));
         formulas.put(

@@ -208,6 +208,11 @@ final class ExposureExamples {
                 e -> new WedgeDisc(e.at("reference"), List.of(e.at("reference"), e.at("label")))
                         .density(1)
                         .inLog10());
+        formulas.put(
+                "EXP-43",
+                e -> CheckStrip.first(ExposureTime.ofSeconds(10), List.of(e.stops("one"), e.stops("other")))
+                        .step()
+                        .inStops());
         // The clipped corners of a piece as bits: upper left 1, upper right 2.
         formulas.put("EXP-42", e -> {
             GuessPlan halves = new GuessPlan(

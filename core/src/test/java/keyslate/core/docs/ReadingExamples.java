@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import keyslate.core.contrast.GradeFilter;
+import keyslate.core.contrast.HeadTable;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.darkroom.MonoModel;
 import keyslate.core.darkroom.Negative;
@@ -48,6 +49,13 @@ final class ReadingExamples {
                         .inSeconds());
         formulas.put("REA-15", ReadingExamples::window);
         formulas.put("REA-22", ReadingExamples::toneTime);
+        // By how much R moves with an offset of the magenta dial, points.
+        formulas.put(
+                "REA-25",
+                e -> e.at("offset")
+                        * HeadTable.generic(PAPER, HeadTable.Way.SINGLE)
+                                .effect(PAPER, filter(e.at("grade")), HeadTable.Error.MAGENTA_OFFSET)[1]
+                        * -1);
         formulas.put(
                 "REA-24",
                 e -> new Looks(List.of(e.at("place"), e.at("again")))

@@ -35,6 +35,7 @@ class TrialTest {
                         "mono-guess",
                         "mono-picture",
                         "mono-split",
+                        "mono-dials",
                         "colour-viewing-filters",
                         "colour-ring-around",
                         "colour-scan",
@@ -93,6 +94,22 @@ class TrialTest {
         assertThat(figures.get("colour-ring-around").deltaE00P90().orElseThrow())
                 .isGreaterThan(FIGURES.get("colour-ring-around").deltaE00P90().orElseThrow());
         assertThat(figures.get("colour-scan")).isEqualTo(FIGURES.get("colour-scan"));
+    }
+
+    @Test
+    void laterSlatesOfABenchTakeFewerPiecesThanItsFirst() {
+        List<BenchTrial.Place> places = BenchTrial.run(20, 8, 1);
+        assertThat(places).extracting(BenchTrial.Place::slate).containsExactly(1, 2, 3, 4, 5, 6, 7, 8);
+        assertThat(places.get(7).piecesMean()).isLessThan(places.get(0).piecesMean() - 0.5);
+        assertThat(places.get(7).withinAfterOne()).isGreaterThan(places.get(0).withinAfterOne() + 0.2);
+        assertThat(BenchTrial.run(3, 2, 9)).isEqualTo(BenchTrial.run(3, 2, 9));
+    }
+
+    @Test
+    void aForeignWorldIsAskedForTheMonochromeMethods() {
+        assertThat(Trial.foreign(10, 1))
+                .extracting(Result::name)
+                .containsExactly("mono-single", "mono-split", "mono-dials");
     }
 
     @Test

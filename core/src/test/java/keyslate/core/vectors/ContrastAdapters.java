@@ -110,7 +110,7 @@ final class ContrastAdapters {
     private static List<MixedBurn.Exposure> exposures(JsonNode pairs) {
         return pairs.valueStream()
                 .map(p -> new MixedBurn.Exposure(
-                        Grade.of(p.get(0).asDouble()), p.get(1).asDouble()))
+                        PAPER.lightAt(Grade.of(p.get(0).asDouble())), p.get(1).asDouble()))
                 .toList();
     }
 

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalDouble;
+import keyslate.core.trial.BenchTrial;
 import keyslate.core.trial.Trial;
 import keyslate.core.trial.Trial.Advice;
 import keyslate.core.trial.Trial.Figures;
@@ -23,15 +24,55 @@ public final class TrialReport {
      * @param runs negatives for each method
      * @param seed of the first; each further run takes the next
      * @param steadyPercent share of the variance of cast judgements that is one error all through a run, 0 to 100
+     * @param world of which kind
+     * @param slates of a bench; 0 = every slate for itself
      */
-    public record Asked(int runs, long seed, int steadyPercent, boolean asJson) {}
+    public record Asked(int runs, long seed, int steadyPercent, boolean asJson, World world, int slates) {}
+
+    /** Whether the world keeps to what model.md says of it, or to nothing at all. */
+    public enum World {
+        USUAL,
+        FOREIGN
+    }
 
     private TrialReport() {}
 
     /** Runs the trial and tells what came out, with a line feed at its end. */
     public static String of(Asked asked) {
+        if (asked.slates() > 0) {
+            List<BenchTrial.Place> places = BenchTrial.run(asked.runs(), asked.slates(), asked.seed());
+            return asked.asJson()
+                    ? JsonMapper.shared().writeValueAsString(Map.of("slates", places)) + "\n"
+                    : bench(places, asked);
+        }
+        if (asked.world() == World.FOREIGN) {
+            List<Result> foreign = Trial.foreign(asked.runs(), asked.seed());
+            return asked.asJson() ? json(foreign) : table(foreign, asked);
+        }
         List<Result> results = Trial.run(asked.runs(), asked.seed(), asked.steadyPercent() / (double) PERCENT);
         return asked.asJson() ? json(results) : table(results, asked);
+    }
+
+    private static String bench(List<BenchTrial.Place> places, Asked asked) {
+        StringBuilder text = new StringBuilder(String.format(
+                Locale.ROOT,
+                "%d benches of %d slates, seed %d, by covered strips. From the second slate on a proof shows the negative beside a print that was kept.%n"
+                        + "Within: 1/12 stop and a quarter grade.%n%n%-8s %7s %12s %12s%n",
+                asked.runs(),
+                asked.slates(),
+                asked.seed(),
+                "slate",
+                "pieces",
+                "after one",
+                "after two"));
+        places.forEach(p -> text.append(String.format(
+                Locale.ROOT,
+                "%-8d %7.2f %10.0f %% %10.0f %%%n",
+                p.slate(),
+                p.piecesMean(),
+                PERCENT * p.withinAfterOne(),
+                PERCENT * p.withinAfterTwo())));
+        return text.toString();
     }
 
     private static String json(List<Result> results) {
@@ -68,6 +109,9 @@ public final class TrialReport {
                         "Within the goal: 1/12 stop and a quarter grade after 2 pieces (an area: after 2 of its own), or 1/12 stop and")
                 .append(
                         " ΔE00 2 after 3; a start from a proof: 1/3 stop; a print with another set-up: 1/6 stop. Limits: share of errors within the 95 % limit stated.\n");
+        if (asked.world() == World.FOREIGN) {
+            text.append("A foreign world: within means twice of that.\n");
+        }
         if (asked.steadyPercent() > 0) {
             text.append(asked.steadyPercent())
                     .append(" % of the variance of cast judgements is one error all through a run.\n");

@@ -1,7 +1,6 @@
 package keyslate.server.contrast;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -160,7 +159,7 @@ final class ContrastAdvice {
         GradeFilter standing = one.light().toFilter();
         Threads threads = moved.isEmpty() ? anchorAlone() : hung();
         Threads.Fit fit = own.map(f -> threads.through(paper.lightThrough(f)))
-                .orElseGet(() -> threads.best(standing, Arrays.asList(GradeFilter.values())));
+                .orElseGet(() -> threads.best(standing, paper.set()));
         GradeFilter filter = threads.filterOf(fit).orElse(standing);
         return stands().with(
                         Light.filter(filter),
@@ -263,7 +262,7 @@ final class ContrastAdvice {
 
     /** What strips through each filter of the set showed, where they showed anything. */
     static List<StripView> strips(ToneGround ground) {
-        return Arrays.stream(GradeFilter.values())
+        return GradeFilter.set().stream()
                 .map(ground.strips())
                 .filter(m -> m.whites().isPresent() || m.blacks().isPresent())
                 .map(m -> new StripView(

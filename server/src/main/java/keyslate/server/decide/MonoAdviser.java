@@ -95,7 +95,7 @@ class MonoAdviser implements Adviser {
                 ? said.between(Tone.BLACKS, Tone.WHITES)
                         .map(d -> GradeAdvice.forRange(paper, now.toFilter(), kept.time(), GradedLights.neededRange(d)))
                 : Optional.empty();
-        Light filter = outcome.map(o -> Light.filter(GradeAdvice.goingOn(read(evidence, anchor, now), o)))
+        Light filter = outcome.map(o -> Light.filter(GradeAdvice.goingOn(paper, read(evidence, anchor, now), o)))
                 .orElse(now);
         SlateEvidence through = weighed(strip, evidence, filter);
         SlateEvidence.Estimate time = through.time(anchor, filter).orElseThrow();
@@ -108,7 +108,7 @@ class MonoAdviser implements Adviser {
                 .min(Comparator.naturalOrder())
                 .filter(limit -> limit.compareTo(time.toSettle()) > 0)
                 .orElse(time.toSettle());
-        Optional<Light> beside = outcome.flatMap(o -> GradeAdvice.beside(filter.toFilter(), o))
+        Optional<Light> beside = outcome.flatMap(o -> GradeAdvice.beside(paper, filter.toFilter(), o))
                 .map(Light::filter)
                 .filter(l -> strip.now().way() != LampWay.BURNS);
         return new Read(

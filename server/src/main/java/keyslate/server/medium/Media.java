@@ -1,6 +1,5 @@
 package keyslate.server.medium;
 
-import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -53,7 +52,7 @@ public class Media {
                                 List.of(CHOOSE, SET_UP, TEST, CONTRAST, SHAPE, PRINT, JUDGE, KEEP),
                                 MediumPart.SAFELIGHT,
                                 "Filter",
-                                Arrays.stream(GradeFilter.values())
+                                GradeFilter.set().stream()
                                         .map(Light::filter)
                                         .map(Light::notation)
                                         .toList(),

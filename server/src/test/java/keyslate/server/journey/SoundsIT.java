@@ -149,8 +149,7 @@ class SoundsIT extends JourneyTest {
     /** Eight beats of one pitch, a second apart, within 20 ms, and the lamp a second after the last. */
     @Test
     void handsFreeCountsEightBeatsToTheLamp() {
-        double[] heard =
-                render("sounds.notes(sounds.beatsOf(1).notes.map(n => ({ ...n, at: n.at + 0.1 })), 10)");
+        double[] heard = render("sounds.notes(sounds.beatsOf(1).notes.map(n => ({ ...n, at: n.at + 0.1 })), 10)");
         List<Sounding.Part> beats = Sounding.parts(heard);
         assertThat(beats).hasSize(8);
         for (int i = 0; i < beats.size(); i++) {

@@ -7,8 +7,10 @@ import java.util.Optional;
 import java.util.function.DoubleSupplier;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
+import keyslate.core.contrast.FilterTable;
 import keyslate.core.contrast.GradeAdvice;
 import keyslate.core.contrast.GradeFilter;
+import keyslate.core.contrast.HeadTable;
 import keyslate.core.contrast.SplitByStrips;
 import keyslate.core.contrast.SplitExposure;
 import keyslate.core.contrast.VariableContrastPaper;
@@ -19,12 +21,17 @@ import keyslate.core.exposure.PatchPick;
 import keyslate.core.exposure.TimerSteps;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Grade;
 import keyslate.core.quantity.Length;
 import keyslate.core.quantity.QuantityException;
 import keyslate.core.quantity.Stops;
 import keyslate.core.reading.GradedLights;
+import keyslate.core.reading.HeadLights;
+import keyslate.core.reading.LearnedBench;
 import keyslate.core.reading.Looks;
 import keyslate.core.reading.SlateEvidence;
+import keyslate.core.reading.SlateEvidence.Bound;
+import keyslate.core.reading.SlateEvidence.Lag;
 import keyslate.core.reading.SlateEvidence.Mark;
 import keyslate.core.reading.SlateEvidence.Tone;
 import keyslate.core.rescale.Links;
@@ -54,8 +61,8 @@ import keyslate.core.trial.printer.TestTable.Given;
 public final class MonoByTests {
     private static final ExposureTime GUESS = ExposureTime.ofSeconds(10);
     private static final VariableContrastPaper PAPER = new VariableContrastPaper();
-    private static final GradedLights LIGHTS = GradedLights.usual(PAPER);
     private static final List<ApertureMark> RING = ApertureMark.ring(2.8, 45, 2);
+    private static final HeadTable HEAD = HeadTable.generic(PAPER, HeadTable.Way.SINGLE);
     private static final ApertureMark REFERENCE = ApertureMark.ofEngraved(8, 2);
     private static final Length SIZE = Length.ofMm(20);
     private static final Stops OF_A_SHEET = Stops.ofFraction(1, 2);
@@ -77,7 +84,9 @@ public final class MonoByTests {
         PIECES,
         PRESSES,
         /** A covered strip in two rows, soft and hard; the print is a split. */
-        SPLIT
+        SPLIT,
+        /** A covered strip through the dials of a colour head, which stand for grades by a generic table. */
+        DIALS
     }
 
     /**
@@ -88,10 +97,45 @@ public final class MonoByTests {
      */
     public record Print(GradeFilter filter, double setSeconds, int lampOns, double openings, Optional<Print> hard) {}
 
-    private record Seen(Tone tone, Light light, ExposureTime time, Stops limit, int lampOns, ApertureMark mark) {}
+    /**
+     * What a printer knows from earlier slates of the same bench.
+     *
+     * @param told of filters and lag
+     * @param guesses by how much first guesses were off
+     * @param start the filter to begin with, by a proof that shows this negative beside one that was printed; none where nothing shows it
+     */
+    public record Bench(LearnedBench.Told told, List<Stops> guesses, Optional<GradeFilter> start) {
+        /** The first slate. */
+        public static final Bench NEW = new Bench(
+                new LearnedBench.Told(FilterTable.NOTHING, new Lag(0, Links.LAG.limit())), List.of(), Optional.empty());
+
+        /** What is known after slates of one bench, all their first guesses but the first by a proof. */
+        public static Bench after(List<Slate> slates, GradeFilter start) {
+            return new Bench(
+                    LearnedBench.of(
+                            slates.stream().map(Slate::marks).toList(), GradedLights.usual(PAPER), Links.LAG.limit()),
+                    slates.stream().skip(1).flatMap(s -> s.guessOff().stream()).toList(),
+                    Optional.of(start));
+        }
+    }
+
+    /**
+     * A slate.
+     *
+     * @param prints that stood after each piece
+     * @param marks of its tests, at the opening that stood last
+     * @param guessOff by how much its first guess was off; none where no strip told
+     */
+    public record Slate(List<Print> prints, List<Mark> marks, Optional<Stops> guessOff) {}
+
+    private record Seen(
+            Tone tone, Light light, ExposureTime time, Stops limit, int lampOns, ApertureMark mark, Bound bound) {}
 
     private final TestTable table;
     private final Kind kind;
+    private final VariableContrastPaper paper;
+    private final SlateEvidence.LightModel lights;
+    private final Bench bench;
     private final List<Seen> seen = new ArrayList<>();
     private final List<Print> stood = new ArrayList<>();
     private Light light = Light.filter(GradeFilter.G2);
@@ -100,12 +144,21 @@ public final class MonoByTests {
     /** The filter on the other side of the exact grade, for a second row. */
     private Optional<Light> beside = Optional.empty();
 
+    private Optional<Stops> guessOff = Optional.empty();
+
     /** Where the hard row of a split has its middle; none before anything is known of it. */
     private Optional<ExposureTime> hardCentre = Optional.empty();
 
-    private MonoByTests(TestTable table, Kind kind) {
+    private MonoByTests(TestTable table, Kind kind, Bench bench) {
         this.table = table;
         this.kind = kind;
+        this.bench = bench;
+        FilterTable filters = kind == Kind.DIALS
+                ? bench.told().filters().over(HEAD.filters(PAPER))
+                : bench.told().filters();
+        this.paper = filters.isEmpty() ? PAPER : new VariableContrastPaper(filters);
+        this.lights = kind == Kind.DIALS ? HeadLights.of(PAPER, HEAD) : GradedLights.usual(paper);
+        bench.start().map(Light::filter).ifPresent(l -> light = l);
         if (kind == Kind.SPLIT) {
             light = SOFT;
             beside = Optional.of(HARD);
@@ -114,9 +167,14 @@ public final class MonoByTests {
 
     /** The print that stands after each piece, until the advice says done. */
     public static List<Print> follow(TestTable table, Kind kind) {
-        MonoByTests printer = new MonoByTests(table, kind);
+        return slate(table, kind, Bench.NEW).prints();
+    }
+
+    /** The same with what earlier slates told, and what this one tells the next. */
+    public static Slate slate(TestTable table, Kind kind, Bench bench) {
+        MonoByTests printer = new MonoByTests(table, kind, bench);
         printer.tests();
-        return printer.stood;
+        return new Slate(printer.stood, printer.marks(), printer.guessOff);
     }
 
     private void tests() {
@@ -128,9 +186,11 @@ public final class MonoByTests {
     }
 
     private TestPlan first() {
-        PatchSeries wide = PatchSeries.stops(Stops.ofFraction(1, 3), 2, 15);
+        CheckStrip strip = CheckStrip.first(base, bench.guesses());
+        PatchSeries wide = PatchSeries.stops(strip.step(), 2, strip.patches());
         return switch (kind) {
-            case COVER -> cover(wide);
+            case COVER, DIALS ->
+                cover(wide).inRows(bench.start().isPresent() ? Optional.of(aGradeHarder(light)) : Optional.empty());
             case SAME_SPOT -> new SameSpotPlan(wide, StripDirection.DARK_RIGHT, SIZE, SIZE, Optional.empty());
             case PIECES -> new PiecesPlan(wide, List.of(), PieceMarks.Way.CORNERS, SIZE, SIZE, Optional.empty());
             case OPENINGS ->
@@ -143,12 +203,18 @@ public final class MonoByTests {
                         SIZE,
                         SIZE,
                         Optional.empty(),
-                        Optional.of(Light.filter(GradeFilter.G3)));
+                        Optional.of(aGradeHarder(light)));
             case WEDGE -> new WedgePlan(WedgeDisc.USUAL, Optional.empty(), SIZE, Optional.empty());
             case GUESS -> new GuessPlan(Optional.empty(), 1, Optional.empty(), Optional.empty());
             case PRESSES -> cover(wide.pressed(PatchSeries.FAR_PRESSES));
             case SPLIT -> cover(wide).inRows(beside);
         };
+    }
+
+    private Light aGradeHarder(Light light) {
+        double grade = light.toFilter().grade().onScale();
+        Grade beside = Grade.of(grade + 1 <= 5 ? grade + 1 : grade - 1);
+        return Light.filter(paper.nearest(beside));
     }
 
     private static CoverStripPlan cover(PatchSeries series) {
@@ -179,7 +245,7 @@ public final class MonoByTests {
     /** What a second row is made about: the black of a split's hard part; else the whites through the other filter. */
     private ExposureTime carried(ExposureTime time, Light to) {
         if (kind != Kind.SPLIT && seen.isEmpty()) {
-            return time.times(Math.pow(10, LIGHTS.factorLog(to, Tone.WHITES) - LIGHTS.factorLog(light, Tone.WHITES)));
+            return time.times(Math.pow(10, lights.factorLog(to, Tone.WHITES) - lights.factorLog(light, Tone.WHITES)));
         }
         return kind == Kind.SPLIT
                 ? hardCentre.orElse(time.times(SplitByStrips.FIRST_HARD_TIMES))
@@ -239,8 +305,19 @@ public final class MonoByTests {
             return Optional.of(CheckStrip.beyond(totals, whites.place() > 0));
         }
         see(Tone.WHITES, row, whites, patches, totals);
-        Looks blacks = looks(() -> Math.max(-0.5, Math.min(totals.size() - 0.5, table.blacks(row.toFilter(), given))));
-        see(Tone.BLACKS, row, blacks, patches, totals);
+        Looks blacks = looks(() -> table.blacks(row.toFilter(), given));
+        if (!Marks.beyond(blacks.place(), totals.size())) {
+            see(Tone.BLACKS, row, blacks, patches, totals);
+        } else {
+            Bound side = blacks.place() < 0 ? Bound.AT_MOST : Bound.AT_LEAST;
+            see(
+                    Tone.BLACKS,
+                    row,
+                    new Looks(List.of(side == Bound.AT_MOST ? 0.0 : totals.size() - 1.0)),
+                    side,
+                    patches,
+                    totals);
+        }
         return Optional.empty();
     }
 
@@ -292,7 +369,7 @@ public final class MonoByTests {
             return part(SOFT, base.inSeconds(), Optional.empty());
         }
         SplitByStrips strips = new SplitByStrips(
-                PAPER,
+                paper,
                 new SplitByStrips.Marks(SOFT.toFilter(), whites, time(Tone.BLACKS, SOFT)),
                 new SplitByStrips.Marks(HARD.toFilter(), time(Tone.WHITES, HARD), blacks));
         SplitExposure.Pair pair;
@@ -328,7 +405,7 @@ public final class MonoByTests {
     private Optional<TestPlan> sheet(SheetPatches.Patch patch, Given given) {
         double more = Math.rint(-6 * table.tooDark(light.toFilter(), given)) / 6;
         ExposureTime right = ExposureTime.ofSeconds(patch.receivedSeconds()).plus(Stops.of(more));
-        seen.add(new Seen(Tone.WHITES, light, right, OF_A_SHEET, 1, mark));
+        seen.add(new Seen(Tone.WHITES, light, right, OF_A_SHEET, 1, mark, Bound.AT));
         return advised();
     }
 
@@ -337,8 +414,21 @@ public final class MonoByTests {
     }
 
     private void see(Tone tone, Light row, Looks looks, List<SheetPatches.Patch> patches, List<ExposureTime> totals) {
+        see(tone, row, looks, Bound.AT, patches, totals);
+    }
+
+    private void see(
+            Tone tone,
+            Light row,
+            Looks looks,
+            Bound bound,
+            List<SheetPatches.Patch> patches,
+            List<ExposureTime> totals) {
         double place = looks.place();
         PatchPick pick = Marks.at(place, totals.size());
+        if (tone == Tone.WHITES && guessOff.isEmpty() && row.equals(light)) {
+            guessOff = Optional.of(pick.timeOn(totals).stopsFrom(base));
+        }
         boolean end = pick.weight() == 0 && (pick.index() == 0 || pick.index() == totals.size() - 1);
         Stops half = pick.uncertaintyOn(totals);
         seen.add(new Seen(
@@ -348,7 +438,8 @@ public final class MonoByTests {
                 looks.limit(end ? half.times(AT_AN_END) : half),
                 patches.get((int) Math.round(place < 0 ? 0 : Math.min(patches.size() - 1, place)))
                         .lampOns(),
-                mark));
+                mark,
+                bound));
     }
 
     private Given given(SheetPatches.Patch patch) {
@@ -404,11 +495,13 @@ public final class MonoByTests {
     private Optional<TestPlan> advised() {
         SlateEvidence said = weighed(light);
         ExposureTime now = said.time(Tone.WHITES, light).orElseThrow().time();
+        VariableContrastPaper turnedOut = paper.turnedOut(f -> said.rangeOff(Light.filter(f)));
         Optional<GradeAdvice.Outcome> outcome = said.between(Tone.BLACKS, Tone.WHITES)
-                .map(d -> GradeAdvice.forRange(PAPER, light.toFilter(), now, GradedLights.neededRange(d)));
-        Light next =
-                outcome.map(o -> Light.filter(GradeAdvice.goingOn(read(), o))).orElse(light);
-        beside = outcome.flatMap(o -> GradeAdvice.beside(next.toFilter(), o)).map(Light::filter);
+                .map(d -> GradeAdvice.forRange(turnedOut, light.toFilter(), now, GradedLights.neededRange(d)));
+        Light next = outcome.map(o -> Light.filter(GradeAdvice.goingOn(turnedOut, read(), o)))
+                .orElse(light);
+        beside = outcome.flatMap(o -> GradeAdvice.beside(turnedOut, next.toFilter(), o))
+                .map(Light::filter);
         SlateEvidence.Estimate time =
                 weighed(next).time(Tone.WHITES, next, printedIn()).orElseThrow();
         light = next;
@@ -442,8 +535,8 @@ public final class MonoByTests {
                 : 1;
     }
 
-    private SlateEvidence weighed(Light standing) {
-        List<Mark> marks = seen.stream()
+    private List<Mark> marks() {
+        return seen.stream()
                 .map(s -> {
                     Stops change = mark.trueNumber().lightChangeTo(s.mark().trueNumber());
                     ExposureTime time = s.time().plus(change);
@@ -454,10 +547,14 @@ public final class MonoByTests {
                             s.light(),
                             time,
                             Stops.of(Math.hypot(s.limit().inStops(), opened)),
-                            s.lampOns() / s.time().inSeconds());
+                            s.lampOns() / s.time().inSeconds(),
+                            s.bound());
                 })
                 .toList();
-        return SlateEvidence.of(marks, LIGHTS, Links.LAG.limit(), standing);
+    }
+
+    private SlateEvidence weighed(Light standing) {
+        return SlateEvidence.of(marks(), lights, bench.told().lag(), standing);
     }
 
     private Print print() {

@@ -24,6 +24,11 @@ public record PrintError(double stops, OptionalDouble grades, OptionalDouble del
         return stated.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(stops <= stated.getAsDouble() ? 1 : 0);
     }
 
+    /** Within twice of that, for a world that keeps to nothing. */
+    public boolean isWithinTwiceTheGoal() {
+        return stops <= 2 * MOST_STOPS && grades.orElse(0) <= 2 * MOST_GRADES && deltaE00.orElse(0) <= 2 * MOST_DELTA_E;
+    }
+
     /** Within 1/12 stop, and within a quarter grade or ΔE00 2 as it applies. */
     public boolean isWithinGoal() {
         return stops <= MOST_STOPS && grades.orElse(0) <= MOST_GRADES && deltaE00.orElse(0) <= MOST_DELTA_E;

@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.GradeScale;
+import keyslate.core.contrast.HeadTable;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.contrast.VariableContrastPaper.FilterLight;
 import keyslate.core.darkroom.ColourRaster;
@@ -45,10 +46,26 @@ public final class TestedMono implements TestTable, PictureTable {
     private static final double SOFTEST = 173;
     private static final double FIRST_GUESS_SECONDS = 10;
     private static final double GUESS_SPREAD_STOPS = 0.6;
+    /** What a start from a proof is off by: the median error of proof-start is 0.14 stop. */
+    private static final double PROOF_STOPS = 0.2;
+
+    private static final double PROOF_GRADES = 0.5;
     private static final double SHADOW_DENSITY = 0.3;
     private static final double SOFTEST_GRADE = 0.25;
     private static final double HARDEST_GRADE = 4.25;
     private static final double LEAST_SECONDS = 0.01;
+    private static final double DIAL_SCALE = 0.1;
+    private static final double DIAL_OFFSET = 3;
+    /** A lamp of 2700 to 3400 K against the one the table was made under, log10 green over blue. */
+    private static final double LAMP_RATIO = 0.04;
+
+    private static final double YELLOW_LEAK = 0.05;
+    private static final double GREEN_LEAK = 0.03;
+    private static final double FOREIGN_TOE = 0.25;
+    private static final double FOREIGN_DIAL_OFFSET = 8;
+    /** The lamp loses 5 % an hour, a piece takes ten minutes. */
+    private static final double FOREIGN_DRIFT_STOPS = 0.012;
+
     private static final int PATCH_PIXELS = 24;
     private static final int STRIP_PIXELS = 90;
     private static final int PHONE_PIXELS = 800;
@@ -57,35 +74,98 @@ public final class TestedMono implements TestTable, PictureTable {
     private final Map<Double, Double> openings = new HashMap<>();
     private final Fate openingFate;
     private final double lag;
-    private final double highlight;
-    private final double lightLog;
+    private final double toe;
+    private final double drift;
+    private int pieces;
+    private List<Given> lastTest = List.of();
+    private double highlight;
+    private double lightLog;
     private final Eye eye;
 
+    /** How its light is made, and how far it is from the advice's own ideas of paper and lamp. */
+    public record Kind(boolean dials, boolean foreign) {
+        /** The filters of a set. */
+        public static final Kind FILTERS = new Kind(false, false);
+    }
+
     public TestedMono(long seed) {
+        this(seed, Kind.FILTERS);
+    }
+
+    /** A darkroom of a kind. */
+    public TestedMono(long seed, Kind kind) {
         Fate fate = new Fate(seed);
         lag = fate.even(0, LONGEST_LAG);
         double match = fate.even(LIGHTEST_MATCH, DARKEST_MATCH);
         double common = fate.bell(COMMON_RANGE);
-        for (GradeFilter filter : GradeFilter.values()) {
-            filters.put(filter, light(filter, match, common + fate.bell(EACH_RANGE), fate.bell(FACTOR_STOPS)));
+        // A foreign paper's toe is a quarter longer or shorter: how whites and middles of two filters lie is another.
+        Fate other = new Fate(seed + 1);
+        toe = kind.foreign() ? Math.max(0.3, 1 + other.bell(FOREIGN_TOE)) : 1;
+        drift = kind.foreign() ? FOREIGN_DRIFT_STOPS : 0;
+        if (kind.dials()) {
+            head(other, kind.foreign() ? FOREIGN_DIAL_OFFSET : DIAL_OFFSET);
+        } else {
+            for (GradeFilter filter : GradeFilter.set()) {
+                filters.put(filter, light(filter, match, common + fate.bell(EACH_RANGE), fate.bell(FACTOR_STOPS)));
+            }
         }
-        highlight = SHADOW_DENSITY + GradeScale.isoRangeOf(Grade.of(fate.even(SOFTEST_GRADE, HARDEST_GRADE))) / 100;
-        double guess = Math.log10(FIRST_GUESS_SECONDS)
-                + Stops.of(fate.bell(GUESS_SPREAD_STOPS)).toLogExposure();
-        lightLog = needed(highlight, VariableContrastPaper.HIGHLIGHT_NET, GradeFilter.G2) - guess;
+        next(fate);
         openingFate = new Fate(fate.seed());
         openings.put(0.0, 0.0);
         eye = new Eye(fate.seed(), 0);
     }
 
+    private void next(Fate fate) {
+        highlight = SHADOW_DENSITY + GradeScale.isoRangeOf(Grade.of(fate.even(SOFTEST_GRADE, HARDEST_GRADE))) / 100;
+        double guess = Math.log10(FIRST_GUESS_SECONDS)
+                + Stops.of(fate.bell(GUESS_SPREAD_STOPS)).toLogExposure();
+        lightLog = needed(highlight, VariableContrastPaper.HIGHLIGHT_NET, GradeFilter.G2) - guess;
+    }
+
+    /**
+     * Puts another negative into the carrier of the same darkroom, one that a proof shows beside a print that was kept.
+     *
+     * @return the filter that the proof speaks for; its time is what the first guess stands for
+     */
+    public GradeFilter sister(long seed) {
+        Fate fate = new Fate(seed);
+        next(fate);
+        double wanted = GradeScale.gradeOf(100 * (highlight - SHADOW_DENSITY)).onScale();
+        GradeFilter start = GradeFilter.nearest(Grade.of(Math.max(-1, Math.min(5, wanted + fate.bell(PROOF_GRADES)))));
+        double guess = Math.log10(FIRST_GUESS_SECONDS)
+                + Stops.of(fate.bell(PROOF_STOPS)).toLogExposure();
+        lightLog = needed(highlight, VariableContrastPaper.HIGHLIGHT_NET, start) - guess;
+        return start;
+    }
+
     /** A filter as this set has it: matched in speed at another tone than the model's, of another range, off in its factor. */
-    private static FilterLight light(GradeFilter filter, double match, double rangeOff, double stopsOff) {
+    private FilterLight light(GradeFilter filter, double match, double rangeOff, double stopsOff) {
         double range = Math.max(HARDEST, Math.min(SOFTEST, GradeScale.isoRangeOf(filter.grade()) + rangeOff));
         double ratio = PAPER.ratioForRange(range);
         double speed = PAPER.logTimeFor(DARKEST_MATCH, filter.grade());
-        double blue =
-                PAPER.logBlueFor(match, ratio) - speed + Stops.of(stopsOff).toLogExposure();
+        double white = PAPER.logBlueFor(VariableContrastPaper.HIGHLIGHT_NET, ratio);
+        double matched = white + toe * (PAPER.logBlueFor(match, ratio) - white);
+        double blue = matched - speed + Stops.of(stopsOff).toLogExposure();
         return new FilterLight(blue, blue + ratio);
+    }
+
+    /** The dials of a head that stand for each grade as a generic table says, and truly somewhere else; its lamp has a colour of its own. */
+    private void head(Fate fate, double offset) {
+        double yellowScale = 1 + fate.bell(DIAL_SCALE);
+        double magentaScale = 1 + fate.bell(DIAL_SCALE);
+        double yellowOffset = fate.bell(offset);
+        double magentaOffset = fate.bell(offset);
+        double lamp = fate.bell(LAMP_RATIO);
+        HeadTable.generic(PAPER, HeadTable.Way.SINGLE).settings().forEach((filter, s) -> {
+            double yellow = s.yellow() == 0 ? 0 : Math.max(0, s.yellow() * yellowScale + yellowOffset);
+            double magenta = s.magenta() == 0 ? 0 : Math.max(0, s.magenta() * magentaScale + magentaOffset);
+            FilterLight white = VariableContrastPaper.WHITE_LIGHT;
+            filters.put(
+                    filter,
+                    new FilterLight(
+                            white.blueLog() - yellow / 100 - YELLOW_LEAK * magenta / 100,
+                            white.greenLog() + lamp - magenta / 100 - GREEN_LEAK * yellow / 100));
+        });
     }
 
     /** log10 of the seconds with which a tone of the negative prints at a net density. */
@@ -98,10 +178,14 @@ public final class TestedMono implements TestTable, PictureTable {
         double off = openings.computeIfAbsent(patch.openings(), o -> openingFate.bell(OPENING_STOPS));
         double lamp = Math.max(LEAST_SECONDS, patch.setSeconds() - patch.lampOns() * lag);
         return Math.log10(lamp * patch.share())
-                - Stops.of(patch.openings() + off).toLogExposure();
+                - Stops.of(patch.openings() + off + drift * pieces).toLogExposure();
     }
 
     private double place(double tone, double net, GradeFilter filter, List<Given> test) {
+        if (!test.equals(lastTest)) {
+            lastTest = test;
+            pieces++;
+        }
         return eye.place(test.stream().map(this::given).toList(), needed(tone, net, filter) - lightLog);
     }
 
