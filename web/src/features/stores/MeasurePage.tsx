@@ -54,6 +54,14 @@ function taken(lines: readonly Line[]): Taken[] {
   });
 }
 
+/** Boxes of the same kind of paper, the same paper first. */
+function otherBoxes(stores: Stores, id: string) {
+  const own = stores.papers.find((p) => p.id === id);
+  return stores.papers
+    .filter((p) => p.id !== id && p.kind === own?.kind)
+    .sort((a, b) => Number(b.name === own?.name) - Number(a.name === own?.name));
+}
+
 function nameOf(stores: Stores, id: string): string {
   const all = [...stores.enlargers, ...stores.lenses, ...stores.papers];
   return all.find((thing) => thing.id === id)?.name ?? "";
@@ -63,8 +71,14 @@ function Measuring(props: { id: string; test: Test; stores: Stores; lens: string
   const { id, test, stores } = props;
   const navigate = useNavigate();
   const isLens = stores.lenses.some((l) => l.id === id);
+  const boxes = otherBoxes(stores, id);
+  const [typed, setTyped] = useState({ text: "", way: test.ways?.[0]?.value ?? "" });
   const [standing, setStanding] = useState<Standing>({
-    enlargerId: isLens ? (stores.enlargers[0]?.id ?? "") : id,
+    enlargerId:
+      [id, props.lens].find((one) => stores.enlargers.some((e) => e.id === one)) ??
+      stores.enlargers[0]?.id ??
+      "",
+    ...(boxes[0] && { boxId: boxes[0].id }),
     lensId: isLens ? id : (props.lens ?? stores.lenses.at(1)?.id ?? stores.lenses[0]?.id ?? ""),
   });
   const [once, setOnce] = useState(String(test.once?.first ?? 0));
@@ -75,8 +89,14 @@ function Measuring(props: { id: string; test: Test; stores: Stores; lens: string
   const onceRead = parseQuantity(once);
   const onceNumber = onceRead.kind === "error" ? 0 : onceRead.value;
   const onceProblem = test.once && onceRead.kind === "error" ? onceRead.message : undefined;
-  const full = readings.length === lines.length && onceProblem === undefined;
-  const asked = full ? test.asked(id, standing, readings, onceNumber) : undefined;
+  const texts = test.text !== undefined && (test.ways === undefined || typed.way === "OWN");
+  const whole = texts
+    ? typed.text.trim() !== ""
+    : test.optional === true
+      ? readings.length > 1
+      : readings.length === lines.length;
+  const asked =
+    whole && onceProblem === undefined ? test.asked(id, standing, readings, onceNumber, typed) : undefined;
   const result = useCalibration(asked);
   const keep = useKeepCalibration();
   const next = lines.findIndex((line) => line.reading.trim() === "");
@@ -136,6 +156,25 @@ function Measuring(props: { id: string; test: Test; stores: Stores; lens: string
               onChange={(enlargerId) => setStanding({ ...standing, enlargerId })}
             />
           )}
+          {test.picks === "box" && (
+            <Choice
+              label="Beside"
+              value={standing.boxId ?? ""}
+              options={boxes.map((b) => ({
+                value: b.id,
+                label: b.batch === "" ? b.name : `${b.name}, ${b.batch}`,
+              }))}
+              onChange={(boxId) => setStanding({ ...standing, boxId })}
+            />
+          )}
+          {test.ways && (
+            <Choice
+              label="How the dials are used"
+              value={typed.way}
+              options={[...test.ways]}
+              onChange={(way) => setTyped({ ...typed, way })}
+            />
+          )}
           {test.once && (
             <TextField
               label={test.once.label}
@@ -145,18 +184,37 @@ function Measuring(props: { id: string; test: Test; stores: Stores; lens: string
             />
           )}
         </div>
-        <Readings
-          test={test}
-          lines={lines}
-          problem={problem ?? undefined}
-          next={next}
-          onChange={set}
-          onMore={
-            test.given === undefined
-              ? undefined
-              : () => setLines([...lines, { given: lines.at(-1)?.given ?? "", reading: "" }])
-          }
-        />
+        {texts && (
+          <label className="measure-lines">
+            <span>{test.text?.label}</span>
+            <Input.TextArea
+              rows={8}
+              value={typed.text}
+              placeholder={test.text?.hint ?? ""}
+              status={problem?.at("/lines") === undefined ? "" : "error"}
+              onChange={(e) => setTyped({ ...typed, text: e.target.value })}
+            />
+            {problem?.at("/lines") !== undefined && (
+              <span className="field-message" role="alert">
+                {problem.at("/lines")}
+              </span>
+            )}
+          </label>
+        )}
+        {lines.length > 0 && (
+          <Readings
+            test={test}
+            lines={lines}
+            problem={problem ?? undefined}
+            next={next}
+            onChange={set}
+            onMore={
+              test.given === undefined
+                ? undefined
+                : () => setLines([...lines, { given: lines.at(-1)?.given ?? "", reading: "" }])
+            }
+          />
+        )}
         {stores.practice && test.meter && next >= 0 && (
           <Button type="primary" loading={meter.isPending} onClick={() => meter.mutate(next)}>
             Read the simulated meter
@@ -176,7 +234,11 @@ function Measuring(props: { id: string; test: Test; stores: Stores; lens: string
             result.data?.headline ??
             (problem
               ? "These readings do not fit together."
-              : `${String(lines.length - readings.length)} readings to go.`)
+              : test.rows.length === 0
+                ? "Nothing is read yet."
+                : test.optional === true
+                  ? "Two marks of one light at least."
+                  : `${String(lines.length - readings.length)} readings to go.`)
           }
           why={
             result.data?.why[0] ??

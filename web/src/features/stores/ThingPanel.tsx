@@ -43,7 +43,12 @@ export function ThingPanel(props: { stores: Stores; shelf: ShelfOf; thing: Thing
       ))}
       {shelf.path === "papers" && (
         <p>
-          <Button onClick={() => void navigate(`/stores/papers/${thing.id}/cut`)}>Cut its sheets</Button>
+          <Button onClick={() => void navigate(`/stores/papers/${thing.id}/cut`)}>Cut its sheets</Button>{" "}
+          {stores.papers.length > 1 && (
+            <Button onClick={() => void navigate(`/stores/papers/${thing.id}/measure/BATCH_SPEED`)}>
+              Compare with another box
+            </Button>
+          )}
         </p>
       )}
       <details className="thing-change">
@@ -153,6 +158,17 @@ function ConstantLine(props: { stores: Stores; shelf: ShelfOf; thing: Thing; con
             }
           >
             {constant.id === undefined ? "Measure it" : "Measure again"}
+          </Button>
+        )}
+        {constant.name === "FILTERS" && (
+          <Button
+            size="small"
+            type="link"
+            onClick={() =>
+              void navigate(`/stores/${props.shelf.path}/${thing.id}/measure/FILTERS_BY_STEPS${lens}`)
+            }
+          >
+            By a step negative
           </Button>
         )}
         {unit !== undefined && (

@@ -19,6 +19,8 @@ export interface Taken {
 export interface Standing {
   enlargerId: string;
   lensId: string;
+  /** Another box of the same paper. */
+  boxId?: string;
 }
 
 /** A guided calibration. */
@@ -33,10 +35,22 @@ export interface Test {
   list: string;
   rows: readonly Row[];
   /** What is changed besides the thing itself: which lens is on, or which enlarger it sits in. */
-  picks?: "lens" | "enlarger";
+  picks?: "lens" | "enlarger" | "box";
+  /** Readings that may be left out: what is whole counts. */
+  optional?: boolean;
+  /** Lines that are typed or pasted instead of readings. */
+  text?: { label: string; hint: string };
+  /** One of several ways it is done. */
+  ways?: readonly { value: string; label: string }[];
   /** A number asked once. */
   once?: { label: string; first: number };
-  asked: (id: string, standing: Standing, taken: readonly Taken[], once: number) => CalibrationAsked;
+  asked: (
+    id: string,
+    standing: Standing,
+    taken: readonly Taken[],
+    once: number,
+    typed: { text: string; way: string },
+  ) => CalibrationAsked;
   meter?: (row: Taken, standing: Standing, once: number) => MeterAsked;
 }
 
@@ -192,6 +206,109 @@ const DRY_DOWN: Test = {
   }),
 };
 
+const LIGHTS = ["no filter", "grade 00", "grade 1", "grade 2", "grade 3", "grade 4", "grade 5"];
+
+/** Filters by eye: two marks on a strip through each. A row's number says which light, and which mark. */
+const FILTERS: Test = {
+  title: "Filters on this paper",
+  why: "A strip through a filter with nothing in the carrier shows how hard it prints, and how much more time it takes than another. No filter is one of them: what putting one in costs is a figure of its own.",
+  steps: [
+    "Nothing in the carrier, head and opening as for a usual print. A strip in 1/12 or 1/6 stops, closed down so that white and black both lie on it.",
+    "Dry or wet alike for all. Mark the longest time that is still white, and the first true black.",
+    "The same through the other filters, and once with none. Leave out what you do not have.",
+  ],
+  reading: "Received, s",
+  list: "/marks",
+  optional: true,
+  rows: LIGHTS.flatMap((light, i) => [
+    { label: `${light}, still white`, given: 2 * i },
+    { label: `${light}, first true black`, given: 2 * i + 1 },
+  ]),
+  picks: "enlarger",
+  asked: (id, standing, taken) => {
+    const at = new Map(taken.map((t) => [t.given, t.reading]));
+    return {
+      path: `/api/stores/papers/${id}/filters`,
+      body: {
+        enlargerId: standing.enlargerId,
+        marks: LIGHTS.flatMap((light, i) => {
+          const whitesSeconds = at.get(2 * i);
+          const blacksSeconds = at.get(2 * i + 1);
+          return whitesSeconds === undefined || blacksSeconds === undefined
+            ? []
+            : [{ light, whitesSeconds, blacksSeconds }];
+        }),
+      },
+    };
+  },
+};
+
+/** The same from densities, of filters or of dials. */
+const FILTERS_BY_STEPS: Test = {
+  title: "Filters by a step negative",
+  why: "Densities of a print of a step negative tell the paper's range and the speed of each light. Grades on the dials of a head are read the same way.",
+  steps: [
+    "Print the step negative through each filter, or at each grade of the dials, so long that its clearest step is black and its densest white.",
+    "Read the densities of the print from the clearest step on; a table of a densitometer may be pasted.",
+    "A line for each: light, seconds, densities. For example: grade 2; 20; 2.08; 2.05; 1.9 …",
+  ],
+  reading: "",
+  list: "/lines",
+  rows: [],
+  text: { label: "Prints of the step negative", hint: "grade 2; 20; 2.10; 2.08; 2.01; …" },
+  once: { label: "Density from step to step", first: 0.15 },
+  picks: "enlarger",
+  asked: (id, standing, _taken, once, typed) => ({
+    path: `/api/stores/papers/${id}/filters`,
+    body: { enlargerId: standing.enlargerId, stepDensity: once, lines: typed.text },
+  }),
+};
+
+const HEAD_TABLE: Test = {
+  title: "Grades by the dials",
+  why: "With a table, grades on this enlarger are made by its dials: what they stand at is said with every grade, and what the head does not reach is not offered.",
+  steps: [
+    "One filter alone moves least light; both paired, or at one time for all grades, keep the time where it is.",
+    "A table that came with paper or head may be typed or pasted: grade, yellow, magenta, factor of time over white light.",
+    "Then print a step negative through some grades: this head's own figures win.",
+  ],
+  reading: "",
+  list: "/lines",
+  rows: [],
+  ways: [
+    { value: "SINGLE", label: "one filter alone" },
+    { value: "PAIRED", label: "yellow and magenta paired" },
+    { value: "CONSTANT_TIME", label: "one time for all grades" },
+    { value: "OWN", label: "my own table" },
+  ],
+  text: { label: "My own table", hint: "grade, yellow, magenta, factor\n2, 0, 0, 1\n3, 0, 31, 1.6" },
+  asked: (id, _standing, _taken, _once, typed) => ({
+    path: `/api/stores/enlargers/${id}/head-table`,
+    body: { way: typed.way, ...(typed.way === "OWN" && { lines: typed.text }) },
+  }),
+};
+
+const BATCH_SPEED: Test = {
+  title: "This box beside another",
+  why: "Another batch may need a third of a stop more or less. One patch of the same grey on both tells how much, and prints that were kept are made again with it.",
+  steps: [
+    "One filter, one opening. A strip in 1/12 stops on each box, processed together.",
+    "Find the same middle grey on both. Note its time on the other box, and on this one.",
+  ],
+  given: "Other box, s",
+  reading: "This box, s",
+  list: "/pairs",
+  rows: [{ label: "Grey 1", given: 10 }],
+  picks: "box",
+  asked: (id, standing, taken) => ({
+    path: `/api/stores/papers/${id}/batch`,
+    body: {
+      otherId: standing.boxId ?? "",
+      pairs: taken.map((t) => ({ otherSeconds: t.given, seconds: t.reading })),
+    },
+  }),
+};
+
 /** The marks of the lens, each twice. */
 function openings(marks: readonly number[]): Test {
   return {
@@ -252,5 +369,5 @@ export function testOf(
 ): Test | undefined {
   if (name === "COLUMN") return column(stores.lenses.find((l) => l.id === lensId)?.focalMm ?? 80);
   if (name === "OPENINGS") return openings(stores.lenses.find((l) => l.id === id)?.marks ?? []);
-  return { LAG, EVENNESS, PUPIL, DRY_DOWN }[name];
+  return { LAG, EVENNESS, PUPIL, DRY_DOWN, FILTERS, FILTERS_BY_STEPS, HEAD_TABLE, BATCH_SPEED }[name];
 }

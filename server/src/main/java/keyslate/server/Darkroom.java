@@ -14,6 +14,7 @@ import keyslate.store.negative.RollRepository;
 import keyslate.store.slate.FocusRepository;
 import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.SheetRepository;
+import keyslate.store.slate.SlateMarksRepository;
 import keyslate.store.slate.SlateRepository;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
@@ -70,6 +71,11 @@ public class Darkroom {
     @Bean
     FocusRepository focusRepository(Database database) {
         return new FocusRepository(database);
+    }
+
+    @Bean
+    SlateMarksRepository slateMarksRepository(Database database) {
+        return new SlateMarksRepository(database);
     }
 
     @Bean

@@ -14,6 +14,7 @@ import keyslate.server.backup.BackupViews;
 import keyslate.server.bench.BenchViews;
 import keyslate.server.calculation.Calculates;
 import keyslate.server.calibration.CalibrationViews;
+import keyslate.server.calibration.FilterAsked;
 import keyslate.server.contrast.ContrastViews;
 import keyslate.server.cutting.CuttingViews;
 import keyslate.server.decide.DecisionViews;
@@ -80,6 +81,7 @@ class ApiDescription {
             StartingTime.class,
             StoresViews.class,
             CalibrationViews.class,
+            FilterAsked.class,
             CuttingViews.class,
             StoredMark.class,
             StoredShape.class,

@@ -50,7 +50,8 @@ final class Rescue {
             "constant",
             "preference",
             "piece_stock",
-            "focus_check");
+            "focus_check",
+            "slate_marks");
 
     /** What is done until the rest fits together; a placeholder stands for a roll, a frame or the head of a slate that is gone. */
     private static final List<String> MENDS = List.of(
@@ -87,6 +88,7 @@ final class Rescue {
                     + " OR id NOT IN (SELECT sheet_id FROM piece) OR NOT EXISTS (SELECT 1 FROM step WHERE sheet_id = sheet.id)"
                     + " OR (SELECT count(*) <> max(place) FROM step WHERE sheet_id = sheet.id)",
             "DELETE FROM focus_check WHERE recipe_id NOT IN (SELECT id FROM recipe) OR enlarger_id NOT IN (SELECT id FROM enlarger)",
+            "DELETE FROM slate_marks WHERE slate_id NOT IN (SELECT id FROM slate) OR enlarger_id NOT IN (SELECT id FROM enlarger)",
             "UPDATE slate SET accepted_sheet_id = NULL WHERE accepted_sheet_id NOT IN (SELECT id FROM sheet)",
             "DELETE FROM scan WHERE picture_id NOT IN (SELECT id FROM picture)",
             "DELETE FROM base_part WHERE recipe_id NOT IN (SELECT id FROM recipe)",

@@ -128,6 +128,11 @@ class ConstraintsTest extends StoreTest {
             recipe,blades,nothing
             recipe,sized_times,0.0
             recipe,sized_by,EAR
+            slate_marks,slate_id,none
+            slate_marks,enlarger_id,none
+            slate_marks,paper_name,''
+            slate_marks,lag_seconds,3.0
+            slate_marks,marks,{
             focus_check,enlarger_id,none
             focus_check,recipe_id,none
             paper,sheet_price,-0.1
@@ -328,6 +333,11 @@ class ConstraintsTest extends StoreTest {
             case "picture_working" -> {
                 database().inTransaction(() -> Samples.insert(database(), "picture", Map.of("id", "other")));
                 keys.put("picture_id", "other");
+            }
+            case "slate_marks" -> {
+                String other = "other" + ++others;
+                database().inTransaction(() -> Samples.insert(database(), "slate", Map.of("id", other)));
+                keys.put("slate_id", other);
             }
             case "focus_check" -> keys.put("id", ++others + 1);
             case "preference" -> keys.put("name", "TEMPERATURE");

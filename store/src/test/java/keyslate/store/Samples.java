@@ -74,6 +74,19 @@ final class Samples {
         ROWS.get("recipe").putAll(of("contact", "LENS", "contact_mm", 600.0, "column_reading", "34.5"));
         ROWS.get("recipe").putAll(of("crop_down", 0.4, "overfill_percent", 2.0, "blades", "[4, 5, 6, 7]"));
         ROWS.get("recipe").putAll(of("sized_times", 4.2, "sized_by", "COLUMN", "sized_reading", 318.0));
+        row(
+                        "slate_marks",
+                        "slate_id",
+                        "s",
+                        "paper_name",
+                        "Pearl",
+                        "enlarger_id",
+                        "e",
+                        "lag_seconds",
+                        0.1,
+                        "marks",
+                        "[]")
+                .putAll(of("told_at", NOW));
         row("focus_check", "id", 1, "enlarger_id", "e", "recipe_id", "c", "checked_at", NOW);
         row("base_part", "recipe_id", "c", "place", 1, "light", "grade 2½", "seconds", 10.0);
         row("area", "recipe_id", "c", "place", 1, "area_key", "a", "name", "Sky", "shape", "{}")

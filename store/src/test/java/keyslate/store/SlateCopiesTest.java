@@ -38,7 +38,8 @@ class SlateCopiesTest extends StoreTest {
             "focus_check",
             "preference",
             "piece_stock",
-            "box_opening"
+            "box_opening",
+            "slate_marks"
         }) {
             assertThat(after.get(shared)).as(shared).isEqualTo(before.remove(shared));
         }

@@ -62,7 +62,7 @@ public enum GradeFilter {
 
     /** The filter with this label; "1/2" and "0.5" are understood as well as "½". */
     public static GradeFilter ofLabel(String label) {
-        if (NO_FILTER.equals(label.strip())) {
+        if (List.of(NO_FILTER, NONE.label).contains(label.strip())) {
             return NONE;
         }
         String plain = label.strip().replaceFirst("^(?:0?[.,]5|1/2)$", "½").replaceFirst("[.,]5$|\\s?1/2$", "½");

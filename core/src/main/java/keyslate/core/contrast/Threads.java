@@ -130,7 +130,7 @@ public record Threads(VariableContrastPaper paper, List<Tone> tones) {
 
     /** The filter of a light, where it is one of a set. */
     public Optional<GradeFilter> filterOf(Fit fit) {
-        return GradeFilter.set().stream()
+        return Arrays.stream(GradeFilter.values())
                 .filter(f -> paper.lightThrough(f).equals(fit.light()))
                 .findFirst();
     }

@@ -37,10 +37,24 @@ public final class Monochrome implements Medium {
     private final StandInPaper standIn;
 
     public Monochrome(VariableContrastPaper paper) {
+        this(paper, StandIns.mono(paper));
+    }
+
+    private Monochrome(VariableContrastPaper paper, StandInPaper standIn) {
         this.paper = paper;
         this.burns = new MixedBurn(paper);
         this.model = new MonoModel(paper);
-        this.standIn = StandIns.mono(paper);
+        this.standIn = standIn;
+    }
+
+    /** The same paper through filters that are known better; the simulated sheet stays what it is. */
+    public Monochrome through(VariableContrastPaper other) {
+        return new Monochrome(other, standIn);
+    }
+
+    /** The paper with its filters. */
+    public VariableContrastPaper paper() {
+        return paper;
     }
 
     @Override

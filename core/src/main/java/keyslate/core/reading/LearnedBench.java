@@ -44,7 +44,7 @@ public final class LearnedBench {
     /**
      * What a bench told.
      *
-     * @param filters as known before and as learned, the latter first
+     * @param filters that were learned, nothing of those that were not
      * @param lag of its lamp beside the one that times were reckoned with
      */
     public record Told(FilterTable filters, SlateEvidence.Lag lag) {}
@@ -64,7 +64,7 @@ public final class LearnedBench {
                 .filter(marks -> marks.size() > 1)
                 .toList();
         if (telling.isEmpty()) {
-            return new Told(known.paper().measured(), new SlateEvidence.Lag(0, lagLimitSeconds));
+            return new Told(FilterTable.NOTHING, new SlateEvidence.Lag(0, lagLimitSeconds));
         }
         LearnedBench learned = new LearnedBench(telling, known, lagLimitSeconds);
         return new Told(learned.table(), learned.lag());
@@ -133,8 +133,7 @@ public final class LearnedBench {
                 entries.put(light.toFilter(), entry(light, reference));
             }
         }
-        FilterTable learned = entries.size() < 2 ? FilterTable.NOTHING : new FilterTable(reference.toFilter(), entries);
-        return learned.over(known.paper().measured());
+        return entries.size() < 2 ? FilterTable.NOTHING : new FilterTable(reference.toFilter(), entries);
     }
 
     private static boolean isRead(List<Mark> marks, Light light) {

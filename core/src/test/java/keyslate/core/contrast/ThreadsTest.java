@@ -26,7 +26,7 @@ class ThreadsTest {
 
     /** What a filter and a time make of a tone is what leads back to that filter and that time. */
     @ParameterizedTest
-    @EnumSource(GradeFilter.class)
+    @EnumSource(value = GradeFilter.class, mode = EnumSource.Mode.EXCLUDE, names = "NONE")
     void aPrintsOwnTonesLeadBackToItsFilterAndTime(GradeFilter filter) {
         FilterLight light = PAPER.lightThrough(filter);
         double white = PAPER.logBlueFor(0.1, light.ratio()) - light.blueLog();

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
+import keyslate.core.calibration.BatchReadings;
 import keyslate.core.calibration.ColumnReadings;
 import keyslate.core.calibration.DryDown;
 import keyslate.core.calibration.EvennessReadings;
@@ -73,6 +74,12 @@ final class CalibrationExamples {
         formulas.put(
                 "CAL-07",
                 e -> DryDown.of(List.of(new DryDown.Pair(e.time("wet"), e.time("dry"))), Stops.ofFraction(1, 24))
+                        .figure());
+        formulas.put(
+                "CAL-09",
+                e -> BatchReadings.more(
+                                List.of(new BatchReadings.Pair(e.time("other"), e.time("here"))),
+                                Stops.ofFraction(1, 12))
                         .figure());
         formulas.put(
                 "CAL-08",

@@ -2,7 +2,6 @@ package keyslate.server.contrast;
 
 import java.util.List;
 import keyslate.core.contrast.GradeFilter;
-import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.medium.Monochrome;
 import keyslate.core.quantity.QuantityException;
 import keyslate.core.script.BaseExposure;
@@ -15,6 +14,7 @@ import keyslate.server.contrast.ContrastViews.StripsAsked;
 import keyslate.server.decide.StripTimes;
 import keyslate.server.preview.Previews;
 import keyslate.server.recipe.RecipeEditor;
+import keyslate.server.rig.Grades;
 import keyslate.server.rig.Rig;
 import keyslate.server.rig.Rigs;
 import keyslate.server.sheet.SheetAssembler;
@@ -46,7 +46,6 @@ public class ContrastService {
     private final SheetAssembler cords;
     private final Rigs rigs;
     private final Previews previews;
-    private final VariableContrastPaper paper;
 
     ContrastService(
             Database database,
@@ -57,8 +56,7 @@ public class ContrastService {
             RecipeEditor editor,
             SheetAssembler cords,
             Rigs rigs,
-            Previews previews,
-            VariableContrastPaper paper) {
+            Previews previews) {
         this.database = database;
         this.slates = slates;
         this.assembler = assembler;
@@ -68,7 +66,6 @@ public class ContrastService {
         this.cords = cords;
         this.rigs = rigs;
         this.previews = previews;
-        this.paper = paper;
     }
 
     private record Ground(ToneGround tones, Previews.Basis basis) {}
@@ -134,9 +131,9 @@ public class ContrastService {
                     SplitStrips.planned(
                             editor,
                             rig,
-                            StripTimes.through(soft, paper, rig, cord),
-                            StripTimes.through(hard, paper, rig, cord),
-                            StripTimes.open(soft, hard, paper, rig, cord)));
+                            StripTimes.through(soft, rig, cord),
+                            StripTimes.through(hard, rig, cord),
+                            StripTimes.open(soft, hard, rig, cord)));
         });
     }
 
@@ -165,7 +162,7 @@ public class ContrastService {
         List<OnCord> cord = cords.cord(slate.id(), rig);
         Previews.Basis basis = previews.basis(rig, cord);
         ToneGround tones = ToneGround.of(
-                paper, rig, basis, assembler.small(rig), filter -> StripTimes.through(filter, paper, rig, cord));
+                Grades.paper(rig), rig, basis, assembler.small(rig), filter -> StripTimes.through(filter, rig, cord));
         return new Ground(tones, basis);
     }
 }

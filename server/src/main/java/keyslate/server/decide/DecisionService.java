@@ -68,6 +68,7 @@ public class DecisionService {
     private final RecipeEditor editor;
     private final Map<String, Adviser> advisers;
     private final PictureReader pictures;
+    private final Tells tells;
     private final Clock clock;
 
     DecisionService(
@@ -80,7 +81,9 @@ public class DecisionService {
             RecipeEditor editor,
             List<Adviser> advisers,
             PictureReader pictures,
+            Tells tells,
             Clock clock) {
+        this.tells = tells;
         this.pictures = pictures;
         this.database = database;
         this.sheets = sheets;
@@ -226,6 +229,7 @@ public class DecisionService {
             Taken taken = Taken.by(taking, decided.verdict(), decided.sheet(), decided.check());
             Decision decision = record(decided, remark, taken);
             sheets.add(decision);
+            tells.tell(slate.id());
             return stand(slate, subject, decided, decision, taken);
         });
     }

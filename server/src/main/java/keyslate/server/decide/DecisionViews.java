@@ -83,6 +83,7 @@ public final class DecisionViews {
      * @param blacksTone the same for the black
      * @param lamp the light it is read by, in the user's words, up to 40 characters
      * @param second whether somebody else looked too and saw it alike
+     * @param blackBeyond where the first true black lies off the test: DARKER when no patch of it is black, LIGHTER when even the lightest is; none where {@code blacksAt} marks it
      * @param row of a test in two rows: which one is read, 1 or 2; the first when left out
      * @param looks looked at several times, each with the marks before hidden: all looks, 2 to 5; the marks are then their means and not taken from the request
      * @param pictured read from a picture of the sheet: where to look; the marks of its tones, with times and limits, are measured and not taken from the request
@@ -99,17 +100,19 @@ public final class DecisionViews {
             @Nullable String blacksTone,
             @Nullable String lamp,
             @Nullable Boolean second,
+            @Nullable String blackBeyond,
             @Nullable Integer row,
             @Nullable List<Look> looks,
             @Nullable Pictured pictured) {
         /** Where the whites hold and the first true black, wet as it comes. */
         public static Marks of(@Nullable Double whites, @Nullable Double blacks) {
-            return new Marks(whites, blacks, null, null, null, null, null, null, null, null, null, null, null, null);
+            return new Marks(
+                    whites, blacks, null, null, null, null, null, null, null, null, null, null, null, null, null);
         }
 
         /** Where the density is right, wet as it comes. */
         public static Marks right(double at) {
-            return new Marks(null, null, at, null, null, null, null, null, null, null, null, null, null, null);
+            return new Marks(null, null, at, null, null, null, null, null, null, null, null, null, null, null, null);
         }
     }
 

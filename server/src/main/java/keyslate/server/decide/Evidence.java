@@ -8,6 +8,7 @@ import keyslate.core.exposure.PatchPick;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Stops;
+import keyslate.core.reading.SlateEvidence.Bound;
 import keyslate.core.reading.SlateEvidence.Mark;
 import keyslate.core.reading.SlateEvidence.Tone;
 import keyslate.core.script.SheetPatches;
@@ -16,6 +17,7 @@ import keyslate.server.Show;
 import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.rig.Rig;
 import keyslate.server.rig.WayBetween;
+import keyslate.server.sheet.Patches;
 import keyslate.server.sheet.Patches.OnPaper;
 import keyslate.server.sheet.SheetAssembler.OnCord;
 import keyslate.store.json.Look;
@@ -40,6 +42,7 @@ record Evidence(List<Mark> own, List<Other> others) {
             @Nullable Double whites,
             @Nullable Double middle,
             @Nullable Double blacks,
+            @Nullable String blackBeyond,
             @Nullable Double more,
             boolean dry,
             @Nullable List<Look> looks,
@@ -49,6 +52,7 @@ record Evidence(List<Mark> own, List<Other> others) {
                     marks.whitesAt(),
                     marks.rightAt(),
                     marks.blacksAt(),
+                    marks.blackBeyond(),
                     marks.moreStops(),
                     Boolean.TRUE.equals(marks.dry()),
                     marks.looks(),
@@ -60,6 +64,7 @@ record Evidence(List<Mark> own, List<Other> others) {
                     seen.whitesAt(),
                     seen.rightAt(),
                     seen.blacksAt(),
+                    seen.blackBeyond(),
                     seen.moreStops(),
                     Boolean.TRUE.equals(seen.dry()),
                     seen.looks(),
@@ -203,6 +208,7 @@ record Evidence(List<Mark> own, List<Other> others) {
         add(marks, sheet, looked, Tone.MIDDLE, "rightAt", Look::rightAt, looked.middle());
         if (blacks) {
             add(marks, sheet, looked, Tone.BLACKS, "blacksAt", Look::blacksAt, looked.blacks());
+            addBound(marks, sheet, looked);
         }
         return marks;
     }
@@ -231,6 +237,36 @@ record Evidence(List<Mark> own, List<Other> others) {
                 .map(Stops::of)
                 .orElseGet(() -> Readings.limit(pick, SeveralLooks.of(looked.looks(), ofLook), totals));
         marks.add(mark(sheet, looked, tone, low.step().light(), pick.timeOn(totals), limit, lag));
+    }
+
+    /** A black that lies off the test: its last patch, or its first, is the least that is known. */
+    private static void addBound(List<Mark> marks, Hung sheet, Looked looked) {
+        Patches patches = sheet.sheet().patches().orElseThrow();
+        if (looked.blackBeyond() == null
+                || looked.blacks() != null
+                || patches.all().size() < 2
+                || patches.differInLight()) {
+            return;
+        }
+        List<ExposureTime> totals = Readings.totals(sheet);
+        boolean later = "DARKER".equals(looked.blackBeyond());
+        int at = later ? totals.size() - 1 : 0;
+        SheetPatches.Patch end = patches.all().get(at).patch();
+        Mark mark = mark(
+                sheet,
+                looked,
+                Tone.BLACKS,
+                end.step().light(),
+                totals.get(at),
+                Readings.limit(PatchPick.ofPosition(at), Optional.empty(), totals),
+                lagShare(sheet, end));
+        marks.add(new Mark(
+                mark.tone(),
+                mark.light(),
+                mark.time(),
+                mark.limit(),
+                mark.lagShare(),
+                later ? Bound.AT_LEAST : Bound.AT_MOST));
     }
 
     /** How many times the lag went into a patch, for each second of its lamp. */

@@ -61,6 +61,7 @@ final class FromPicture {
                 marks.blacksTone(),
                 marks.lamp(),
                 marks.second(),
+                marks.blackBeyond(),
                 marks.row(),
                 null,
                 pictured);

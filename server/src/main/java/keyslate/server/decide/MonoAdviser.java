@@ -29,6 +29,7 @@ import keyslate.server.Show;
 import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.decide.DecisionViews.VerdictView;
 import keyslate.server.decide.DecisionViews.Wishes;
+import keyslate.server.rig.Grades;
 import keyslate.server.rig.LightView;
 import keyslate.server.rig.Rig;
 import keyslate.server.test.CheckPlan;
@@ -43,12 +44,6 @@ class MonoAdviser implements Adviser {
     private static final double MISSED_STOPS = 1.0 / 6;
     private static final double ON_TIME_STOPS = 1.0 / 12;
     private static final double MOST_GRADES = 6;
-
-    private final VariableContrastPaper paper;
-
-    MonoAdviser(VariableContrastPaper paper) {
-        this.paper = paper;
-    }
 
     @Override
     public String mediumId() {
@@ -89,6 +84,8 @@ class MonoAdviser implements Adviser {
         Evidence evidence = evidence(strip, marks, black);
         Light now = strip.light();
         SlateEvidence said = weighed(strip, evidence, now);
+        // Dials that are off print other grades than they are called: the strips tell which.
+        VariableContrastPaper paper = Grades.paper(strip.now()).turnedOut(f -> said.rangeOff(Light.filter(f)));
         Tone anchor = said.knows(Tone.WHITES) ? Tone.WHITES : Tone.MIDDLE;
         SlateEvidence.Estimate kept = said.time(anchor, now).orElseThrow();
         Optional<GradeAdvice.Outcome> outcome = black
@@ -133,11 +130,7 @@ class MonoAdviser implements Adviser {
     }
 
     private SlateEvidence weighed(Hung strip, Evidence evidence, Light standing) {
-        return SlateEvidence.of(
-                evidence.all(),
-                GradedLights.usual(paper),
-                strip.now().knownLag().limit(),
-                standing);
+        return SlateEvidence.of(evidence.all(), Grades.lights(strip.now()), Grades.lag(strip.now()), standing);
     }
 
     private Evidence evidence(Hung strip, Marks marks, boolean black) {
@@ -154,6 +147,9 @@ class MonoAdviser implements Adviser {
         Readings.mark(errors, "/marks/rightAt", marks.rightAt(), totals);
         Readings.mark(errors, "/marks/blacksAt", marks.blacksAt(), totals);
         Readings.stops(errors, "/marks/moreStops", marks.moreStops());
+        if (marks.blackBeyond() != null && !List.of("LIGHTER", "DARKER").contains(marks.blackBeyond())) {
+            errors.add("/marks/blackBeyond", "E_SHAPE", "This is nowhere; there are LIGHTER and DARKER.");
+        }
         errors.throwIfAny();
         return Evidence.of(strip, marks, Tone.WHITES, black);
     }
@@ -223,6 +219,12 @@ class MonoAdviser implements Adviser {
         rests.add(Readings.together(read.time()));
         if (read.outcome().isPresent()) {
             read.evidence().saysOf(Tone.BLACKS).forEach(line -> rests.add("Black: " + line));
+        }
+        if (strip.now().recipe().naming().blackWanted() && marks.blacksAt() == null && marks.blackBeyond() != null) {
+            rests.add(
+                    "DARKER".equals(marks.blackBeyond())
+                            ? "No patch is black: the first true black takes more than the last one got."
+                            : "Every patch is black: the first true black takes less than the first one got.");
         }
         if (strip.now().recipe().naming().blackWanted() && marks.blacksAt() != null) {
             rests.add("First true black at "
@@ -312,7 +314,7 @@ class MonoAdviser implements Adviser {
         BaseExposure.Part stood =
                 both ? print.before().exposure().main() : print.before().one();
         GradeFilter now = stood.light().toFilter();
-        NextRecipe next = NextRecipe.after(paper, now, stood.time(), Stops.of(darker), harder);
+        NextRecipe next = NextRecipe.after(Grades.paper(print.now()), now, stood.time(), Stops.of(darker), harder);
         ExposureTime time = print.carried(next.time());
         List<String> rests = new ArrayList<>();
         rests.add(print.view().label() + ": " + print.before().exposureInWords() + ", on record.");

@@ -52,7 +52,8 @@ final class Readings {
                 marks.second(),
                 marks.row(),
                 marks.looks(),
-                marks.pictured());
+                marks.pictured(),
+                blacks == null ? marks.blackBeyond() : null);
     }
 
     /** The marks with their texts as they are kept. */
@@ -75,6 +76,7 @@ final class Readings {
                 blacks,
                 lamp,
                 marks.second(),
+                marks.blackBeyond(),
                 marks.row(),
                 marks.looks(),
                 marks.pictured());

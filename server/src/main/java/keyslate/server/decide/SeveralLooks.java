@@ -42,6 +42,7 @@ final class SeveralLooks {
                 marks.blacksTone(),
                 marks.lamp(),
                 marks.second(),
+                marks.blackBeyond(),
                 marks.row(),
                 looks,
                 null);

@@ -3,10 +3,12 @@ package keyslate.server.medium;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import keyslate.core.colour.FilterSet;
+import keyslate.core.contrast.FilterTable;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.light.Light;
@@ -43,7 +45,10 @@ public class Media {
             "the patch with the right density, whatever its colour",
             false);
 
+    private static final int MOST_CALIBRATED = 60;
+
     private final Map<String, MediumPart> parts;
+    private final Map<FilterTable, MediumPart> calibrated = new ConcurrentHashMap<>();
 
     Media(VariableContrastPaper paper) {
         this.parts = Stream.of(
@@ -52,7 +57,7 @@ public class Media {
                                 List.of(CHOOSE, SET_UP, TEST, CONTRAST, SHAPE, PRINT, JUDGE, KEEP),
                                 MediumPart.SAFELIGHT,
                                 "Filter",
-                                GradeFilter.set().stream()
+                                Stream.concat(GradeFilter.set().stream(), Stream.of(GradeFilter.NONE))
                                         .map(Light::filter)
                                         .map(Light::notation)
                                         .toList(),
@@ -67,6 +72,18 @@ public class Media {
                                 List.of(RIGHT),
                                 false))
                 .collect(Collectors.toMap(MediumPart::id, Function.identity()));
+    }
+
+    /** The same where its filters are known better than by their names. */
+    public MediumPart of(String kind, FilterTable filters) {
+        MediumPart plain = parts.get(kind);
+        if (filters.isEmpty() || plain == null || !(plain.core() instanceof Monochrome mono)) {
+            return plain;
+        }
+        if (calibrated.size() >= MOST_CALIBRATED) {
+            calibrated.clear();
+        }
+        return calibrated.computeIfAbsent(filters, f -> plain.with(mono.through(new VariableContrastPaper(f))));
     }
 
     /** The kind of a paper, by its name in the store. */

@@ -1,7 +1,10 @@
 package keyslate.server.medium;
 
 import java.util.List;
+import java.util.stream.Stream;
+import keyslate.core.contrast.GradeFilter;
 import keyslate.core.medium.Medium;
+import keyslate.core.medium.Monochrome;
 
 /**
  * One kind of paper: what the core computes, and how the application speaks of it and leads through it.
@@ -61,6 +64,15 @@ public record MediumPart(
         stations = List.copyOf(stations);
         lights = List.copyOf(lights);
         marks = List.copyOf(marks);
+    }
+
+    /** The same kind, computed otherwise; a head offers the grades that it reaches. */
+    MediumPart with(Monochrome other) {
+        List<String> reached = Stream.concat(other.paper().set().stream(), Stream.of(GradeFilter.NONE))
+                .map(GradeFilter::written)
+                .filter(lights::contains)
+                .toList();
+        return new MediumPart(other, stations, room, lightName, reached, marks, choosesContrast);
     }
 
     /** The marks that are asked for, with or without those of a black. */

@@ -103,7 +103,7 @@ final class BaseEdit {
     /** The light asked for; where the paper has become another kind, the light that kind begins with. */
     private static Light light(
             Edit edit, Rig before, Rig moved, @Nullable BaseChange change, Function<Rig, Light> beginning) {
-        Light standing = before.medium() == moved.medium() ? before.light() : beginning.apply(moved);
+        Light standing = before.medium().id().equals(moved.medium().id()) ? before.light() : beginning.apply(moved);
         if (change == null || change.light() == null) {
             return standing;
         }
@@ -147,7 +147,8 @@ final class BaseEdit {
     /** Opening and light take the time along; a plain default says nothing that could be carried. */
     private static Base carried(Rig before, Rig moved, Light light) {
         Base now = before.recipe().base();
-        if ("default".equals(now.source()) || before.medium() != moved.medium()) {
+        if ("default".equals(now.source())
+                || !before.medium().id().equals(moved.medium().id())) {
             return new Base(now.exposure().with(light, before.base()), now.source(), now.because());
         }
         List<String> because = new ArrayList<>();

@@ -3,7 +3,11 @@ package keyslate.server.rig;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import keyslate.core.calibration.ColumnScale;
+import keyslate.core.contrast.FilterTable;
+import keyslate.core.contrast.HeadTable;
+import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.exposure.LampLag;
 import keyslate.core.exposure.Reciprocity;
@@ -12,6 +16,7 @@ import keyslate.core.quantity.Length;
 import keyslate.core.quantity.Magnification;
 import keyslate.core.quantity.QuantityException;
 import keyslate.core.quantity.Stops;
+import keyslate.core.reading.SlateEvidence;
 import keyslate.core.rescale.Known;
 import keyslate.core.rescale.Links;
 import keyslate.core.size.Projection;
@@ -36,6 +41,8 @@ public record Constants(List<StoodConstant> found) {
     /** From where a paper's loss in long exposures counts (EXP-21). */
     private static final double RECIPROCITY_FROM_S = 1;
 
+    private static final VariableContrastPaper PLAIN = new VariableContrastPaper();
+
     /** Nothing but defaults. */
     public static final Constants NONE = new Constants(List.of());
 
@@ -57,7 +64,15 @@ public record Constants(List<StoodConstant> found) {
         /** p of the paper's loss in long exposures. */
         RECIPROCITY,
         /** By how much two sides of the projected window differ that face each other, mm: board and head stand askew. */
-        ALIGNMENT
+        ALIGNMENT,
+        /** Filters of an enlarger on a paper, or no filter at all: times and ranges. */
+        FILTERS,
+        /** What the dials of a head stand at for each grade. */
+        HEAD_TABLE,
+        /** Stops more light that a paper needs than another box of it. */
+        BATCH_SPEED,
+        /** What the tests of all slates told of filters and lag; never kept by itself, it goes along with a sheet. */
+        LEARNED
     }
 
     public Constants {
@@ -114,6 +129,13 @@ public record Constants(List<StoodConstant> found) {
             case OPENINGS -> checkPlaces(present(c, value.places()), 1, 100);
             case EVENNESS -> checkPlaces(present(c, value.places()), CORNERS, CORNERS);
             case COLUMN -> scale(c);
+            case FILTERS -> FilterConstants.table(value);
+            case LEARNED -> {
+                FilterConstants.table(value);
+                number(c);
+            }
+            case HEAD_TABLE -> FilterConstants.head(value);
+            case BATCH_SPEED -> Check.within("speed", number(c).figure(), -MOST_OFFSET, MOST_OFFSET, "stops");
         }
     }
 
@@ -165,6 +187,46 @@ public record Constants(List<StoodConstant> found) {
     /** By how many percent of its time a paper dries down; none where it was not tried. */
     public Optional<Known> dryDown(String paperId) {
         return find(paperId, "", Name.DRY_DOWN).map(Constants::number);
+    }
+
+    /** What was measured of the filters of an enlarger on a paper, and learned from slates, the latter first; not what a head's table says. */
+    public FilterTable measured(String paperId, String enlargerId) {
+        FilterTable measured = table(paperId, enlargerId, Name.FILTERS);
+        return table(paperId, enlargerId, Name.LEARNED).over(measured);
+    }
+
+    private FilterTable table(String paperId, String enlargerId, Name name) {
+        return find(paperId, enlargerId, name)
+                .map(c -> FilterConstants.table(c.value()))
+                .orElse(FilterTable.NOTHING);
+    }
+
+    /** What is known of the filters of an enlarger on a paper: what was measured or learned over what a head's table says. */
+    public FilterTable filters(String paperId, String enlargerId) {
+        FilterTable dials = head(enlargerId).map(h -> h.filters(PLAIN)).orElse(FilterTable.NOTHING);
+        return measured(paperId, enlargerId).over(dials);
+    }
+
+    /** The dials of an enlarger's head, where grades are made by them. */
+    public Optional<HeadTable> head(String enlargerId) {
+        return find(enlargerId, "", Name.HEAD_TABLE).map(c -> FilterConstants.head(c.value()));
+    }
+
+    /** By how much the lag was learned to be off. */
+    public Optional<SlateEvidence.Lag> learnedLag(String paperId, String enlargerId) {
+        return find(paperId, enlargerId, Name.LEARNED)
+                .map(Constants::number)
+                .map(k -> new SlateEvidence.Lag(k.figure(), k.limit()));
+    }
+
+    /** Stops more light that a paper needs than another box of it; none where nobody compared them. */
+    public Optional<Known> batch(String paperId, String otherId) {
+        return find(paperId, otherId, Name.BATCH_SPEED).map(Constants::number);
+    }
+
+    /** These, with what was learned of the filters of an enlarger on a paper. */
+    Constants with(StoodConstant learned) {
+        return new Constants(Stream.concat(found.stream(), Stream.of(learned)).toList());
     }
 
     /** Entrance over exit pupil of a lens. */

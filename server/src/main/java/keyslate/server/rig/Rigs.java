@@ -1,17 +1,26 @@
 package keyslate.server.rig;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import keyslate.core.calibration.ColumnScale;
+import keyslate.core.contrast.FilterTable;
+import keyslate.core.medium.Monochrome;
 import keyslate.core.quantity.Length;
+import keyslate.core.reading.SlateEvidence;
+import keyslate.core.rescale.Known;
 import keyslate.server.medium.Media;
 import keyslate.server.subject.Subject;
 import keyslate.server.subject.Subjects;
 import keyslate.server.web.NotFoundException;
+import keyslate.store.bench.Constant;
 import keyslate.store.bench.ConstantRepository;
+import keyslate.store.bench.Enlarger;
 import keyslate.store.bench.Paper;
 import keyslate.store.bench.StoresRepository;
 import keyslate.store.json.Stood;
+import keyslate.store.json.StoredConstant;
 import keyslate.store.negative.Frame;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.Sheet;
@@ -26,18 +35,21 @@ public class Rigs {
     private final Subjects subjects;
     private final SlateRepository slates;
     private final Media media;
+    private final Learned learned;
 
     Rigs(
             StoresRepository stores,
             ConstantRepository constants,
             Subjects subjects,
             SlateRepository slates,
-            Media media) {
+            Media media,
+            Learned learned) {
         this.stores = stores;
         this.constants = constants;
         this.subjects = subjects;
         this.slates = slates;
         this.media = media;
+        this.learned = learned;
     }
 
     /** With what stands in Stores today. */
@@ -48,19 +60,86 @@ public class Rigs {
     /** With what stands in Stores today; for a recipe whose slate need not be stored yet. */
     public Rig of(Recipe recipe, Subject subject) {
         Paper paper = stores.paper(recipe.setup().paperId()).orElseThrow(NotFoundException.of("paper"));
+        Enlarger enlarger = stores.enlarger(recipe.setup().enlargerId()).orElseThrow(NotFoundException.of("enlarger"));
+        Constants known = known(enlarger, recipe.setup().lensId(), paper);
         return new Rig(
                 recipe,
                 subject,
                 subject.width(),
                 subject.height(),
-                stores.enlarger(recipe.setup().enlargerId()).orElseThrow(NotFoundException.of("enlarger")),
+                enlarger,
                 stores.lens(recipe.setup().lensId()).orElseThrow(NotFoundException.of("lens")),
                 paper,
-                media.of(paper.kind()),
-                Constants.of(constants.of(List.of(
-                        recipe.setup().enlargerId(),
-                        recipe.setup().lensId(),
-                        recipe.setup().paperId()))));
+                media.of(paper.kind(), known.filters(paper.id(), enlarger.id())),
+                known);
+    }
+
+    /** What is known today of an enlarger, a lens and a paper: found on any box of it, and learned from all slates. */
+    private Constants known(Enlarger enlarger, String lensId, Paper paper) {
+        Constants found = found(enlarger, lensId, paper);
+        return Monochrome.ID.equals(paper.kind()) ? learned(found, enlarger, paper) : found;
+    }
+
+    private Constants found(Enlarger enlarger, String lensId, Paper paper) {
+        List<String> boxes = stores.papers().stream()
+                .filter(p -> p.name().equals(paper.name()) && p.kind().equals(paper.kind()))
+                .map(Paper::id)
+                .toList();
+        List<String> things = Stream.concat(Stream.of(enlarger.id(), lensId, paper.id()), boxes.stream())
+                .distinct()
+                .toList();
+        List<Constant> found = constants.of(things);
+        List<Constant> own = found.stream()
+                .filter(c -> !boxes.contains(c.thingId()) || c.thingId().equals(paper.id()))
+                .toList();
+        // Filters print alike on every box of a paper: the newest that was found of them counts.
+        Optional<Constant> filters = found.stream()
+                .filter(c -> c.name().equals(Constants.Name.FILTERS.name())
+                        && c.lensId().equals(enlarger.id()))
+                .max(Comparator.comparing(Constant::foundAt));
+        return Constants.of(Stream.concat(
+                        own.stream().filter(c -> !c.name().equals(Constants.Name.FILTERS.name())),
+                        filters.stream().map(c -> of(c, paper.id())))
+                .toList());
+    }
+
+    private static Constant of(Constant c, String paperId) {
+        return new Constant(
+                c.id(),
+                paperId,
+                c.lensId(),
+                c.name(),
+                c.foundAt(),
+                c.source(),
+                c.value(),
+                c.readings(),
+                c.remark(),
+                c.undoneAt());
+    }
+
+    /** What slates told of the filters of an enlarger on a paper, and of its lag. */
+    public Learned.Answer learned(Paper paper, Enlarger enlarger) {
+        Constants known = found(enlarger, "", paper);
+        return learned.of(paper, enlarger.id(), known.filters(paper.id(), enlarger.id()), known.lag(enlarger));
+    }
+
+    private Constants learned(Constants known, Enlarger enlarger, Paper paper) {
+        Known lag = known.lag(enlarger);
+        Learned.Answer answer = learned.of(paper, enlarger.id(), known.filters(paper.id(), enlarger.id()), lag);
+        FilterTable filters = answer.told().filters();
+        if (answer.slates() == 0) {
+            return known;
+        }
+        StoredConstant table = FilterConstants.of(filters);
+        SlateEvidence.Lag off = answer.told().lag();
+        return known.with(new Stood.StoodConstant(
+                paper.id(),
+                enlarger.id(),
+                Constants.Name.LEARNED.name(),
+                Constant.MEASURED,
+                "",
+                new StoredConstant(
+                        off.offSeconds(), off.limitSeconds(), (double) answer.slates(), table.places(), null)));
     }
 
     /** As it stood when the sheet was begun; where that was not recorded, with {@code today}'s things. */
@@ -78,6 +157,7 @@ public class Rigs {
                     today.medium(),
                     Constants.NONE);
         }
+        Constants known = stood.constants() == null ? Constants.NONE : new Constants(stood.constants());
         return new Rig(
                 recipe,
                 today.subject(),
@@ -86,8 +166,10 @@ public class Rigs {
                 stood.enlarger(),
                 stood.lens(),
                 stood.paper(),
-                media.of(stood.paper().kind()),
-                stood.constants() == null ? Constants.NONE : new Constants(stood.constants()));
+                media.of(
+                        stood.paper().kind(),
+                        known.filters(stood.paper().id(), stood.enlarger().id())),
+                known);
     }
 
     /** The scale of a column with a lens, where it was read against sizes. */
@@ -97,6 +179,7 @@ public class Rigs {
 
     /** A rig of before with what is known of its things today. */
     public Rig asKnownToday(Rig stood) {
+        Constants known = known(stood.enlarger(), stood.lens().id(), stood.paper());
         return new Rig(
                 stood.recipe(),
                 stood.subject(),
@@ -105,9 +188,10 @@ public class Rigs {
                 stood.enlarger(),
                 stood.lens(),
                 stood.paper(),
-                stood.medium(),
-                Constants.of(constants.of(List.of(
-                        stood.enlarger().id(), stood.lens().id(), stood.paper().id()))));
+                media.of(
+                        stood.paper().kind(),
+                        known.filters(stood.paper().id(), stood.enlarger().id())),
+                known);
     }
 
     /** What has to be frozen with a sheet that is begun with {@code rig}. */

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import keyslate.core.medium.Monochrome;
 import keyslate.core.rescale.Links;
 import keyslate.server.Show;
 import keyslate.server.rig.Constants.Name;
@@ -44,6 +45,12 @@ public final class ConstantViews {
         views.add(find(found, e.id(), Name.EVENNESS, "")
                 .map(ConstantViews::view)
                 .orElseGet(() -> byDefault(Name.EVENNESS, "Evenness, darkest corner", "not measured", null, null)));
+        if (e.dials()) {
+            views.add(find(found, e.id(), Name.HEAD_TABLE, "")
+                    .map(ConstantViews::view)
+                    .orElseGet(() -> byDefault(
+                            Name.HEAD_TABLE, "Dials for each grade", "filters of a set, not the dials", null, null)));
+        }
         for (Lens lens : lenses) {
             String label = "Column scale, " + lens.name();
             views.add(find(found, e.id(), Name.COLUMN, lens.id())
@@ -78,7 +85,30 @@ public final class ConstantViews {
                                 null)));
     }
 
-    static List<ConstantView> of(Paper paper, List<Constant> found) {
+    static List<ConstantView> of(
+            Paper paper, List<Constant> found, List<Enlarger> enlargers, FilterViews.Told learned) {
+        List<ConstantView> views = new ArrayList<>(of(paper, found));
+        if (Monochrome.ID.equals(paper.kind())) {
+            for (Enlarger e : enlargers) {
+                views.add(find(found, paper.id(), Name.FILTERS, e.id())
+                        .map(c -> labelled(view(c), "Filters in " + e.name()))
+                        .orElseGet(() -> byDefault(
+                                Name.FILTERS,
+                                "Filters in " + e.name(),
+                                "matched in speed, R by their grades",
+                                null,
+                                e.id())));
+                learned.of(paper, e).ifPresent(views::add);
+            }
+        }
+        found.stream()
+                .filter(c -> c.thingId().equals(paper.id()) && c.name().equals(Name.BATCH_SPEED.name()))
+                .map(ConstantViews::view)
+                .forEach(views::add);
+        return views;
+    }
+
+    private static List<ConstantView> of(Paper paper, List<Constant> found) {
         return List.of(
                 find(found, paper.id(), Name.DRY_DOWN, "")
                         .map(ConstantViews::view)
@@ -196,6 +226,14 @@ public final class ConstantViews {
                         ALIGNED,
                         Show.number(c.value().value()) + " mm",
                         "± " + Show.number(c.value().limit()) + " mm");
+            case FILTERS, LEARNED -> FilterViews.of(c);
+            case HEAD_TABLE -> FilterViews.head(c);
+            case BATCH_SPEED ->
+                found(
+                        c,
+                        "Needs more light than the other box",
+                        stop(c.value().value()),
+                        "± " + hundredths(c.value().limit()) + " stop");
             case RECIPROCITY ->
                 found(
                         c,
@@ -205,7 +243,7 @@ public final class ConstantViews {
         };
     }
 
-    private static ConstantView found(Constant c, String label, String text, @Nullable String limit) {
+    static ConstantView found(Constant c, String label, String text, @Nullable String limit) {
         return new ConstantView(
                 c.name(),
                 label,

@@ -13,6 +13,8 @@ import keyslate.core.quantity.Check;
 import keyslate.server.Clocks;
 import keyslate.server.Ids;
 import keyslate.server.medium.Media;
+import keyslate.server.rig.Learned;
+import keyslate.server.rig.Rigs;
 import keyslate.server.stores.StoresViews.BathAsked;
 import keyslate.server.stores.StoresViews.BathView;
 import keyslate.server.stores.StoresViews.ConstantAsked;
@@ -63,6 +65,7 @@ public class StoresService {
     private final BoxRepository boxes;
     private final ConstantRepository constants;
     private final SheetRepository sheets;
+    private final Rigs rigs;
     private final EquipmentChecks checks;
     private final Suggestions suggestions;
     private final Clock clock;
@@ -75,6 +78,7 @@ public class StoresService {
             ConstantRepository constants,
             SheetRepository sheets,
             Media media,
+            Rigs rigs,
             Clock clock,
             @Value("${keyslate.practice:false}") boolean practice) {
         this.database = database;
@@ -82,6 +86,7 @@ public class StoresService {
         this.boxes = boxes;
         this.constants = constants;
         this.sheets = sheets;
+        this.rigs = rigs;
         this.checks = new EquipmentChecks(media, practice);
         this.suggestions = new Suggestions(clock);
         this.clock = clock;
@@ -146,9 +151,19 @@ public class StoresService {
         Map<String, String> lit = boxes.lit();
         Map<String, List<PieceStock>> pieces =
                 stores.pieces().stream().collect(Collectors.groupingBy(PieceStock::paperId));
+        List<Enlarger> enlargers = stores.enlargers();
         return stores.papers().stream()
-                .map(p -> view(p, lit.get(p.id()), pieces.getOrDefault(p.id(), List.of()), ConstantViews.of(p, found)))
+                .map(p -> view(
+                        p,
+                        lit.get(p.id()),
+                        pieces.getOrDefault(p.id(), List.of()),
+                        ConstantViews.of(p, found, enlargers, this::learned)))
                 .toList();
+    }
+
+    private Optional<ConstantView> learned(Paper paper, Enlarger enlarger) {
+        Learned.Answer answer = rigs.learned(paper, enlarger);
+        return FilterViews.learned(answer.told().filters(), answer.slates(), enlarger);
     }
 
     StoresView add(EnlargerAsked asked) {

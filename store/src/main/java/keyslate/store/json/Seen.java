@@ -25,6 +25,7 @@ import java.util.List;
  * @param row of a test in two rows: which was read, 1 or 2; null = it has but one
  * @param looks of a reading that was made several times, each with the marks before hidden: all of them; the marks are then their means
  * @param pictured of a reading from a picture: what was measured in it
+ * @param blackBeyond of a reading that showed no place of the first true black: DARKER when no patch was black, LIGHTER when all were
  */
 public record Seen(
         Double whitesAt,
@@ -46,10 +47,11 @@ public record Seen(
         Boolean second,
         Integer row,
         List<Look> looks,
-        Pictured pictured) {
+        Pictured pictured,
+        String blackBeyond) {
     public static final Seen NOTHING = new Seen(
             null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-            null, null);
+            null, null, null);
 
     public static Seen cast(double magenta, double yellow, String way, double densityStops) {
         return new Seen(
@@ -60,6 +62,7 @@ public record Seen(
                 yellow,
                 way,
                 densityStops,
+                null,
                 null,
                 null,
                 null,
@@ -86,6 +89,7 @@ public record Seen(
                 null,
                 darkerStops,
                 harderGrades,
+                null,
                 null,
                 null,
                 null,

@@ -1,0 +1,395 @@
+package keyslate.server.calibration;
+
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import keyslate.core.calibration.BatchReadings;
+import keyslate.core.calibration.FilterReadings;
+import keyslate.core.calibration.Measured;
+import keyslate.core.contrast.ColourHead;
+import keyslate.core.contrast.FilterTable;
+import keyslate.core.contrast.GradeFilter;
+import keyslate.core.contrast.HeadTable;
+import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.light.Light;
+import keyslate.core.medium.Monochrome;
+import keyslate.core.quantity.Check;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Stops;
+import keyslate.server.Clocks;
+import keyslate.server.Ids;
+import keyslate.server.Show;
+import keyslate.server.calibration.CalibrationViews.CalibrationView;
+import keyslate.server.calibration.CalibrationViews.PlaceView;
+import keyslate.server.calibration.FilterAsked.BatchAsked;
+import keyslate.server.calibration.FilterAsked.BatchPair;
+import keyslate.server.calibration.FilterAsked.FilterMarks;
+import keyslate.server.calibration.FilterAsked.FiltersAsked;
+import keyslate.server.calibration.FilterAsked.HeadTableAsked;
+import keyslate.server.rig.Constants.Name;
+import keyslate.server.rig.FilterConstants;
+import keyslate.server.stores.ConstantViews;
+import keyslate.server.web.ConflictException;
+import keyslate.server.web.FieldErrors;
+import keyslate.server.web.NotFoundException;
+import keyslate.server.web.RefusedException;
+import keyslate.store.Database;
+import keyslate.store.bench.Constant;
+import keyslate.store.bench.ConstantRepository;
+import keyslate.store.bench.Enlarger;
+import keyslate.store.bench.Paper;
+import keyslate.store.bench.StoresRepository;
+import keyslate.store.json.Json;
+import keyslate.store.json.StoredConstant;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/** Sheets to what is known of filters, dials and batches. Every preview, advice and change of set-up rests on it from then on; sheets that were exposed keep what stood for them. */
+@Service
+class FilterCalibrationService {
+    private static final double USUAL_STEP = 0.15;
+    private static final double STOP = Math.log10(2);
+    private static final int MOST_CHARACTERS = 20_000;
+
+    private final Database database;
+    private final StoresRepository stores;
+    private final ConstantRepository constants;
+    private final Clock clock;
+
+    FilterCalibrationService(Database database, StoresRepository stores, ConstantRepository constants, Clock clock) {
+        this.database = database;
+        this.stores = stores;
+        this.constants = constants;
+        this.clock = clock;
+    }
+
+    /** What is found, with what speaks for it. */
+    private record Lights(Map<GradeFilter, FilterReadings.Light> lights, String way) {}
+
+    CalibrationView filters(String paperId, FiltersAsked asked) {
+        Paper paper = mono(paperId);
+        FieldErrors errors = new FieldErrors();
+        Optional<Enlarger> enlarger =
+                asked.enlargerId() == null ? Optional.empty() : stores.enlarger(asked.enlargerId());
+        if (enlarger.isEmpty()) {
+            errors.add("/enlargerId", "E_SHAPE", "Say under which enlarger.");
+        }
+        boolean bySteps = asked.lines() != null && !asked.lines().isBlank();
+        Lights found = bySteps ? steps(errors, asked) : marks(errors, asked);
+        if (found.lights().isEmpty() && errors.isEmpty()) {
+            errors.add(bySteps ? "/lines" : "/marks", "E_SHAPE", "One filter at least, read whole.");
+        }
+        errors.throwIfAny();
+        FilterTable read = errors.check("/marks", FilterTable.NOTHING, () -> FilterReadings.table(found.lights()));
+        errors.throwIfAny();
+        // Filters that were read before stay where one of them was read again to compare with.
+        FilterTable table = before(paper.id(), enlarger.orElseThrow().id())
+                .filter(b -> b.of(read.reference()).isPresent())
+                .map(read::over)
+                .orElse(read);
+        GradeFilter reference = table.reference();
+        List<PlaceView> places = table.entries().entrySet().stream()
+                .sorted(Map.Entry.comparingByKey())
+                .filter(e -> e.getKey() != reference)
+                .map(e -> new PlaceView(
+                        e.getKey().written(),
+                        e.getValue().whitesLog() / STOP,
+                        e.getValue().limitStops()))
+                .toList();
+        List<String> why = new ArrayList<>();
+        why.add(found.way());
+        table.entries()
+                .forEach((filter, e) -> why.add(String.format(
+                        Locale.ROOT,
+                        "%s prints R %.0f ± %.0f: like a grade %.1f.",
+                        capital(filter.written()),
+                        e.isoRange(),
+                        e.limitRange(),
+                        new VariableContrastPaper(table).gradeThrough(filter).onScale())));
+        filterIn(table).ifPresent(why::add);
+        found.lights().values().stream().mapToDouble(FilterReadings.Light::residual).max().stream()
+                .filter(r -> r > 0)
+                .forEach(r -> why.add(
+                        String.format(Locale.ROOT, "What the curve leaves of the densities: up to %.3f D.", r)));
+        return kept(
+                paper.id(),
+                enlarger.orElseThrow().id(),
+                Name.FILTERS,
+                FilterConstants.of(table),
+                asked,
+                Boolean.TRUE.equals(asked.keep()),
+                table.entries().size() == 1
+                        ? String.format(
+                                Locale.ROOT,
+                                "%s prints R %.0f on this paper.",
+                                capital(reference.written()),
+                                table.of(reference).orElseThrow().isoRange())
+                        : table.entries().size() + " lights on this paper, times against " + reference.written() + ".",
+                why,
+                places);
+    }
+
+    private Optional<FilterTable> before(String paperId, String enlargerId) {
+        return constants.of(List.of(paperId)).stream()
+                .filter(c -> c.name().equals(Name.FILTERS.name()) && c.lensId().equals(enlargerId))
+                .map(c -> FilterConstants.table(c.value()))
+                .findFirst();
+    }
+
+    /** What putting a filter in costs, told apart from what it costs from grade to grade. */
+    private static Optional<String> filterIn(FilterTable table) {
+        if (table.reference() != GradeFilter.NONE) {
+            return Optional.empty();
+        }
+        return table.of(GradeFilter.G2)
+                .or(() -> table.of(GradeFilter.G2_5))
+                .map(e -> String.format(
+                        Locale.ROOT,
+                        "Putting a filter in takes %.2f stop; what a grade takes beside another is a figure of its own.",
+                        e.whitesLog() / STOP));
+    }
+
+    private Lights marks(FieldErrors errors, FiltersAsked asked) {
+        double uncertainty = asked.uncertaintyStops() == null
+                ? FilterReadings.USUAL_UNCERTAINTY.inStops()
+                : asked.uncertaintyStops();
+        Map<GradeFilter, FilterReadings.Light> lights = new EnumMap<>(GradeFilter.class);
+        List<FilterMarks> all = asked.marks() == null ? List.of() : asked.marks();
+        for (int i = 0; i < all.size(); i++) {
+            FilterMarks m = all.get(i);
+            errors.check("/marks/" + i, null, () -> {
+                if (m == null) {
+                    throw Check.infeasible("marks", "a filter is missing");
+                }
+                return lights.put(
+                        light(m.light()),
+                        FilterReadings.byEye(time(m.whitesSeconds()), time(m.blacksSeconds()), Stops.of(uncertainty)));
+            });
+        }
+        return new Lights(
+                lights,
+                "Strips with an empty carrier, by eye: R is the way from white to the first true black (CON-25); each mark ± "
+                        + Show.stopsApart(Stops.of(uncertainty)) + ".");
+    }
+
+    private Lights steps(FieldErrors errors, FiltersAsked asked) {
+        double step = asked.stepDensity() == null ? USUAL_STEP : asked.stepDensity();
+        Map<GradeFilter, FilterReadings.Light> lights = new EnumMap<>(GradeFilter.class);
+        int number = 0;
+        for (String line : lines(asked.lines())) {
+            number++;
+            int at = number;
+            errors.check("/lines", null, () -> {
+                List<String> cells = cells(line);
+                if (cells.size() < 3) {
+                    throw Check.infeasible("lines", "line " + at + " needs a light, seconds and densities");
+                }
+                List<Double> densities = cells.subList(2, cells.size()).stream()
+                        .map(c -> number(c, at))
+                        .toList();
+                return lights.put(
+                        light(cells.get(0)), FilterReadings.bySteps(time(number(cells.get(1), at)), step, densities));
+            });
+        }
+        return new Lights(
+                lights,
+                "Prints of a step negative of " + Show.number(step)
+                        + " D a step, the paper's curve laid through their densities (CON-25).");
+    }
+
+    private static GradeFilter light(@Nullable String written) {
+        return Light.of(written == null ? "" : written).toFilter();
+    }
+
+    private static ExposureTime time(@Nullable Double seconds) {
+        return ExposureTime.ofSeconds(Check.positive("time", seconds == null ? Double.NaN : seconds, "s"));
+    }
+
+    private static List<String> lines(@Nullable String text) {
+        if (text != null && text.length() > MOST_CHARACTERS) {
+            throw RefusedException.of("/lines", "E_RANGE", "This is too long.");
+        }
+        return text == null
+                ? List.of()
+                : text.lines().map(String::strip).filter(l -> !l.isEmpty()).toList();
+    }
+
+    private static List<String> cells(String line) {
+        String apart = line.contains(";") || line.contains("\t") ? "[;\t]" : ",";
+        return Arrays.stream(line.split(apart))
+                .map(String::strip)
+                .filter(c -> !c.isEmpty())
+                .toList();
+    }
+
+    private static double number(String cell, int line) {
+        try {
+            return Double.parseDouble(cell.replace(',', '.'));
+        } catch (NumberFormatException e) {
+            throw Check.outOfRange("lines", "“" + cell + "” in line " + line + " is no number");
+        }
+    }
+
+    CalibrationView head(String enlargerId, HeadTableAsked asked) {
+        Enlarger enlarger = stores.enlarger(enlargerId).orElseThrow(NotFoundException.of("enlarger"));
+        if (!enlarger.dials()) {
+            throw new ConflictException("no-dials", "This head has no dials; change that at the enlarger first.");
+        }
+        FieldErrors errors = new FieldErrors();
+        HeadTable head = errors.check("/way", null, () -> table(asked));
+        errors.throwIfAny();
+        if (head.settings().size() < 2) {
+            throw RefusedException.of(
+                    "/lines", "E_SHAPE", "Two grades at least, a line each: grade, yellow, magenta, factor.");
+        }
+        List<String> why = new ArrayList<>();
+        why.add(
+                head.way() == HeadTable.Way.OWN
+                        ? "Your own table; ranges follow from the points by a generic dichroic set (CON-24)."
+                        : "By a generic dichroic set (CON-24): dials are not points, and no two heads agree. Print a step negative through some grades, and this head's own figures count.");
+        why.add("It reaches grade " + head.softest().map(GradeFilter::label).orElse("") + " to "
+                + head.hardest().map(GradeFilter::label).orElse("") + ".");
+        head.settings().entrySet().stream()
+                .sorted(Map.Entry.comparingByKey())
+                .forEach(e -> why.add(says(e.getKey(), e.getValue())));
+        return kept(
+                enlarger.id(),
+                "",
+                Name.HEAD_TABLE,
+                FilterConstants.of(head),
+                asked,
+                Boolean.TRUE.equals(asked.keep()),
+                "Grades " + head.softest().map(GradeFilter::label).orElse("") + " to "
+                        + head.hardest().map(GradeFilter::label).orElse("") + " by the dials of this head.",
+                why,
+                List.of());
+    }
+
+    private static String says(GradeFilter filter, ColourHead.Setting s) {
+        return String.format(
+                Locale.ROOT,
+                "Grade %s: yellow %.0f, magenta %.0f, time × %.2f.",
+                filter.label(),
+                s.yellow(),
+                s.magenta(),
+                s.timeFactor());
+    }
+
+    private static HeadTable table(HeadTableAsked asked) {
+        String word = asked.way() == null ? "" : asked.way();
+        HeadTable.Way way = Arrays.stream(HeadTable.Way.values())
+                .filter(w -> w.name().equals(word))
+                .findFirst()
+                .orElseThrow(() -> Check.outOfRange("way", "there are SINGLE, PAIRED, CONSTANT_TIME and OWN"));
+        if (way != HeadTable.Way.OWN) {
+            return HeadTable.generic(new VariableContrastPaper(), way);
+        }
+        Map<GradeFilter, ColourHead.Setting> settings = new EnumMap<>(GradeFilter.class);
+        int number = 0;
+        for (String line : lines(asked.lines())) {
+            number++;
+            List<String> cells = cells(line);
+            if (number == 1
+                    && cells.get(0).toLowerCase(Locale.ROOT).startsWith("grade")
+                    && cells.size() > 1
+                    && !cells.get(1).matches("[\\d.,]+")) {
+                continue;
+            }
+            if (cells.size() < 4) {
+                throw Check.infeasible("lines", "line " + number + " needs grade, yellow, magenta and factor");
+            }
+            settings.put(
+                    light(cells.get(0)),
+                    new ColourHead.Setting(
+                            number(cells.get(1), number), number(cells.get(2), number), number(cells.get(3), number)));
+        }
+        return new HeadTable(way, settings);
+    }
+
+    CalibrationView batch(String paperId, BatchAsked asked) {
+        Paper paper = stores.paper(paperId).orElseThrow(NotFoundException.of("paper"));
+        FieldErrors errors = new FieldErrors();
+        Optional<Paper> other = asked.otherId() == null ? Optional.empty() : stores.paper(asked.otherId());
+        if (other.isEmpty()
+                || other.get().id().equals(paper.id())
+                || !other.get().kind().equals(paper.kind())) {
+            errors.add("/otherId", "E_SHAPE", "Choose another box of the same kind.");
+        }
+        List<BatchReadings.Pair> pairs = new ArrayList<>();
+        List<BatchPair> given = asked.pairs() == null ? List.of() : asked.pairs();
+        for (int i = 0; i < given.size(); i++) {
+            BatchPair p = given.get(i);
+            errors.check(
+                    "/pairs/" + i,
+                    null,
+                    () -> pairs.add(new BatchReadings.Pair(
+                            time(p == null ? null : p.otherSeconds()), time(p == null ? null : p.seconds()))));
+        }
+        errors.throwIfAny();
+        Measured more = errors.check("/pairs", null, () -> BatchReadings.more(pairs, FilterReadings.USUAL_UNCERTAINTY));
+        errors.throwIfAny();
+        return kept(
+                paper.id(),
+                other.orElseThrow().id(),
+                Name.BATCH_SPEED,
+                StoredConstant.number(more.figure(), more.limit()),
+                asked,
+                Boolean.TRUE.equals(asked.keep()),
+                String.format(
+                                Locale.ROOT,
+                                "It needs %+.2f stop beside %s, ± %.2f.",
+                                more.figure(),
+                                other.orElseThrow().batch().isBlank()
+                                        ? other.orElseThrow().name()
+                                        : other.orElseThrow().batch(),
+                                more.limit())
+                        .replace('-', '−'),
+                List.of("From " + (pairs.size() == 1 ? "one pair" : pairs.size() + " pairs")
+                        + " of one grey (CAL-09). Prints that were kept on the other box are made again with it."),
+                List.of());
+    }
+
+    private Paper mono(String paperId) {
+        Paper paper = stores.paper(paperId).orElseThrow(NotFoundException.of("paper"));
+        if (!Monochrome.ID.equals(paper.kind())) {
+            throw new ConflictException("wrong-paper", "Filters of grades are for variable-contrast paper.");
+        }
+        return paper;
+    }
+
+    private static String capital(String words) {
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+    }
+
+    private CalibrationView kept(
+            String thingId,
+            String lensId,
+            Name name,
+            StoredConstant value,
+            Object readings,
+            boolean keep,
+            String headline,
+            List<String> why,
+            List<PlaceView> places) {
+        Constant constant = new Constant(
+                Ids.fresh(),
+                thingId,
+                lensId,
+                name.name(),
+                Clocks.now(clock),
+                name == Name.HEAD_TABLE ? Constant.ENTERED : Constant.MEASURED,
+                value,
+                Json.write(readings),
+                "",
+                null);
+        if (keep) {
+            database.inTransaction(() -> constants.add(constant));
+        }
+        return new CalibrationView(headline, why, ConstantViews.view(constant), places, keep ? constant.id() : null);
+    }
+}

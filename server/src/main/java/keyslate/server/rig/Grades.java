@@ -1,0 +1,40 @@
+package keyslate.server.rig;
+
+import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.medium.Monochrome;
+import keyslate.core.reading.GradedLights;
+import keyslate.core.reading.HeadLights;
+import keyslate.core.reading.SlateEvidence;
+import keyslate.server.web.ConflictException;
+
+/** The filters or dials of a rig on its paper, with what is known of them; of variable-contrast paper alone. */
+public final class Grades {
+    private Grades() {}
+
+    /** The paper of a rig through its own filters. */
+    public static VariableContrastPaper paper(Rig rig) {
+        if (rig.medium().core() instanceof Monochrome mono) {
+            return mono.paper();
+        }
+        throw new ConflictException("wrong-paper", "Contrast is chosen on variable-contrast paper.");
+    }
+
+    /** How time follows its filters, and how well that is known: dials that nobody measured are off together. */
+    public static SlateEvidence.LightModel lights(Rig rig) {
+        Constants constants = rig.constants();
+        return constants
+                .head(rig.enlarger().id())
+                .filter(head -> constants
+                        .measured(rig.paper().id(), rig.enlarger().id())
+                        .isEmpty())
+                .<SlateEvidence.LightModel>map(head -> HeadLights.of(new VariableContrastPaper(), head))
+                .orElseGet(() -> GradedLights.usual(paper(rig)));
+    }
+
+    /** What is known of the lag besides the figure that times are reckoned with. */
+    public static SlateEvidence.Lag lag(Rig rig) {
+        return rig.constants()
+                .learnedLag(rig.paper().id(), rig.enlarger().id())
+                .orElseGet(() -> new SlateEvidence.Lag(0, rig.knownLag().limit()));
+    }
+}

@@ -1,0 +1,96 @@
+package keyslate.server.rig;
+
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import keyslate.core.contrast.FilterTable;
+import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.light.Light;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Stops;
+import keyslate.core.reading.GradedLights;
+import keyslate.core.reading.LearnedBench;
+import keyslate.core.reading.SlateEvidence.Bound;
+import keyslate.core.reading.SlateEvidence.Mark;
+import keyslate.core.reading.SlateEvidence.Tone;
+import keyslate.core.rescale.Known;
+import keyslate.store.bench.Paper;
+import keyslate.store.json.ToldMark;
+import keyslate.store.slate.SlateMarks;
+import keyslate.store.slate.SlateMarksRepository;
+import org.springframework.stereotype.Component;
+
+/** What the tests of all slates told of the filters and the lamp of an enlarger on a paper (CON-23); computed anew when a slate tells something new. */
+@Component
+public class Learned {
+    /** Older ones tell nothing that these do not. */
+    private static final int MOST_SLATES = 60;
+
+    private static final int MOST_KEPT = 100;
+
+    private final SlateMarksRepository marks;
+    private final Map<Asked, Answer> kept = new ConcurrentHashMap<>();
+
+    private record Asked(String paperName, String enlargerId, FilterTable known, Known lag) {}
+
+    /**
+     * What was told.
+     *
+     * @param slates that told it
+     */
+    public record Answer(long changes, LearnedBench.Told told, int slates) {}
+
+    Learned(SlateMarksRepository marks) {
+        this.marks = marks;
+    }
+
+    /**
+     * What is learned.
+     *
+     * @param known what was measured of the filters, or follows from a head's table
+     * @param lag as times are reckoned with it
+     */
+    public Answer of(Paper paper, String enlargerId, FilterTable known, Known lag) {
+        Asked asked = new Asked(paper.name(), enlargerId, known, lag);
+        Answer before = kept.get(asked);
+        long changes = marks.changes();
+        if (before != null && before.changes() == changes) {
+            return before;
+        }
+        List<SlateMarks> slates = marks.of(paper.name(), enlargerId, MOST_SLATES);
+        VariableContrastPaper plain = known.isEmpty() ? new VariableContrastPaper() : new VariableContrastPaper(known);
+        LearnedBench.Told told = LearnedBench.of(
+                slates.stream().map(s -> marks(s, lag.figure())).toList(), GradedLights.usual(plain), lag.limit());
+        Answer answer = new Answer(changes, told, slates.size());
+        if (kept.size() >= MOST_KEPT) {
+            kept.clear();
+        }
+        kept.put(asked, answer);
+        return answer;
+    }
+
+    /** Marks as they would stand had the lag been known then as it is now. */
+    private static List<Mark> marks(SlateMarks slate, double lagSeconds) {
+        double longer = slate.lagSeconds() - lagSeconds;
+        return slate.marks().stream()
+                .map(m -> new Mark(
+                        Tone.valueOf(m.tone()),
+                        Light.of(m.light()),
+                        ExposureTime.ofSeconds(m.seconds() * Math.max(0.1, 1 + m.lagShare() * longer)),
+                        Stops.of(m.limitStops()),
+                        m.lagShare(),
+                        Bound.valueOf(m.bound())))
+                .toList();
+    }
+
+    /** A mark as it is stored. */
+    public static ToldMark stored(Mark mark) {
+        return new ToldMark(
+                mark.tone().name(),
+                mark.light().notation(),
+                mark.time().inSeconds(),
+                mark.limit().inStops(),
+                mark.lagShare(),
+                mark.bound().name());
+    }
+}
