@@ -46,8 +46,9 @@ function Contrast({ slate, edit }: SlateContext) {
   const wanted = isAsked(asked) && found !== undefined && differs(slate, found);
   // What is shown is of the ask before as long as the newest is reckoned: it is not set blindly.
   const settled = wanted && !proposal.isPlaceholderData;
-  useNextPicture(slate, wanted ? found : undefined);
-  const next = useStandingPicture(slate, false);
+  const [ends, setEnds] = useState(false);
+  useNextPicture(slate, wanted ? found : undefined, ends);
+  const next = useStandingPicture(slate, false, ends);
   const lights = slate.medium.lights;
   const way = asked.way ?? "ONE_FILTER";
   const step = (by: 1 | -1) =>
@@ -89,6 +90,7 @@ function Contrast({ slate, edit }: SlateContext) {
     l: () => more(-SIXTH),
     d: () => more(SIXTH),
     w: asNamed,
+    m: () => setEnds(!ends),
     e: set,
     Escape: () => setAsked({ ...firstAsked(slate.base.parts, lights), way }),
   });
@@ -104,7 +106,9 @@ function Contrast({ slate, edit }: SlateContext) {
         <div className="contrast-pictures">
           <figure>
             <Print
-              source={slate.subject.positivePath === undefined ? undefined : previewPicture(slate, false)}
+              source={
+                slate.subject.positivePath === undefined ? undefined : previewPicture(slate, false, { ends })
+              }
               alt="The straight print as it stands"
               aspect={aspect}
             />
@@ -154,6 +158,11 @@ function Contrast({ slate, edit }: SlateContext) {
           </p>
         )}
         <OffCurve now={standing.data.tones} next={found?.tones} />
+        {slate.subject.positivePath !== undefined && (
+          <button type="button" className="link" aria-pressed={ends} onClick={() => setEnds(!ends)}>
+            {ends ? "Leave them unmarked" : "Mark bare paper and full black"} <kbd>M</kbd>
+          </button>
+        )}
         <div className="contrast-steps" role="group" aria-label="All of it">
           <Button onClick={() => step(-1)}>
             Softer <kbd>F</kbd>
@@ -231,7 +240,7 @@ function Contrast({ slate, edit }: SlateContext) {
 }
 
 /** The picture of what is asked follows it. */
-function useNextPicture(slate: SlateView, found: Proposal | undefined) {
+function useNextPicture(slate: SlateView, found: Proposal | undefined, ends: boolean) {
   const parts = JSON.stringify(
     found?.parts.map((p) => ({ light: p.light.notation, seconds: p.seconds })) ?? [],
   );
@@ -239,8 +248,8 @@ function useNextPicture(slate: SlateView, found: Proposal | undefined) {
   useEffect(() => {
     const wanted = JSON.parse(parts) as { light: string; seconds: number }[];
     if (wanted.length === 0) draft.end();
-    else draft.offer({ id, version }, { base: { parts: wanted } }, false);
-  }, [id, version, parts]);
+    else draft.offer({ id, version }, { base: { parts: wanted } }, { withLocalWork: false, ends });
+  }, [id, version, parts, ends]);
   useEffect(() => () => draft.end(), []);
 }
 

@@ -41,9 +41,13 @@ export function firstAsked(
 }
 
 /** The next light of a row of filters, harder or softer; the same at its end. */
+/** Nothing in the beam: not harder or softer than a filter, but more light. */
+const NO_FILTER = "no filter";
+
 export function beside(lights: readonly string[], light: string, by: 1 | -1): string {
-  const at = lights.indexOf(light);
-  return lights[Math.max(0, Math.min(lights.length - 1, at + by))] ?? light;
+  const filters = lights.filter((l) => l !== NO_FILTER);
+  const at = filters.indexOf(light === NO_FILTER ? "grade 2" : light);
+  return filters[Math.max(0, Math.min(filters.length - 1, at + by))] ?? light;
 }
 
 export function useContrast(slate: SlateView) {

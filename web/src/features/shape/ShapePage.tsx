@@ -50,7 +50,7 @@ export function ShapePage() {
   };
   const change = (key: string, part: AreaChange) => setAreas((now) => changed(now, key, part));
   const offer = (key: string, part: AreaChange) =>
-    draft.offer(slate, { local: { areas: changed(areas, key, part) } }, withWork);
+    draft.offer(slate, { local: { areas: changed(areas, key, part) } }, { withLocalWork: withWork });
   const remove = (key: string) => quietly(setAreas((now) => now.filter((a) => a.key !== key)));
   useKeys({
     o: () => add(startingShape("ellipse", crop)),

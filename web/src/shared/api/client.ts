@@ -132,11 +132,16 @@ export function testPicture(slate: SlateView, side = 480): string {
 }
 
 /** The computed print of what stands; its key is in the address, so the same picture has the same address. */
-export function previewPicture(slate: SlateView, withLocalWork: boolean, side = 960): string {
+export function previewPicture(
+  slate: SlateView,
+  withLocalWork: boolean,
+  { side = 960, ends = false }: { side?: number; ends?: boolean } = {},
+): string {
   const query = new URLSearchParams({
     key: slate.previewKey,
     local: String(withLocalWork),
     side: String(side),
+    ...(ends && { ends: "true" }),
   });
   return `/api/slates/${slate.id}/preview?${query.toString()}`;
 }

@@ -37,9 +37,13 @@ export class DraftPicture {
   }
 
   /** A change under the pointer. */
-  offer(slate: Pick<SlateView, "id" | "version">, change: RecipeChange, withLocalWork = true): void {
+  offer(
+    slate: Pick<SlateView, "id" | "version">,
+    change: RecipeChange,
+    { withLocalWork = true, ends = false }: { withLocalWork?: boolean; ends?: boolean } = {},
+  ): void {
     this.slateId = slate.id;
-    const query = `local=${String(withLocalWork)}&side=${String(DRAFT_SIDE)}`;
+    const query = `local=${String(withLocalWork)}&side=${String(DRAFT_SIDE)}${ends ? "&ends=true" : ""}`;
     this.waiting = {
       path: `/api/slates/${slate.id}/previews?${query}`,
       body: JSON.stringify({ ...change, version: slate.version }),
@@ -105,8 +109,12 @@ export const draft = new DraftPicture({
 });
 
 /** The computed print of a slate: of what is dragged while it is dragged, else of what stands; none without a scan. */
-export function useStandingPicture(slate: SlateView, withLocalWork: boolean): string | undefined {
+export function useStandingPicture(
+  slate: SlateView,
+  withLocalWork: boolean,
+  ends = false,
+): string | undefined {
   const dragged = useSyncExternalStore(draft.subscribe, () => draft.of(slate.id));
   if (slate.subject.positivePath === undefined) return undefined;
-  return dragged ?? previewPicture(slate, withLocalWork);
+  return dragged ?? previewPicture(slate, withLocalWork, { ends });
 }

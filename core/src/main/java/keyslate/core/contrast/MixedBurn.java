@@ -98,6 +98,18 @@ public final class MixedBurn {
         return found.seconds() / found.sameGradeSeconds();
     }
 
+    /**
+     * CON-16: what so many seconds through another light give a tone, in stops of the base's light: by how much more of the base's light would print it as dark.
+     *
+     * @param net of the tone after the base alone
+     */
+    public Stops stopsAt(FilterLight base, ExposureTime time, double net, FilterLight burn, double seconds) {
+        double tone = Math.log10(time.inSeconds()) + base.blueLog() - paper.logBlueFor(net, base.ratio());
+        double burned = Math.min(
+                BLACKEST_NET, net(List.of(new Exposure(base, time.inSeconds()), new Exposure(burn, seconds)), tone));
+        return Stops.ofLogExposure(paper.logBlueFor(burned, base.ratio()) - paper.logBlueFor(net, base.ratio()));
+    }
+
     private double net(List<Exposure> exposures, double tone) {
         double light = Math.pow(10, -tone);
         double blue = 0;

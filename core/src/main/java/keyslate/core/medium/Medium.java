@@ -82,6 +82,15 @@ public interface Medium {
     double burnFactor(Light base, ExposureTime time, Stops change, Light burn);
 
     /**
+     * What such a burn gives a light tone, a middle and a shadow (net 0.10, 0.60, 1.54), stops of the base's light each; empty where a paper has but one contrast.
+     *
+     * @param change above 0, what it is to give the middle
+     */
+    default List<Stops> burnAtTones(Light base, ExposureTime time, Stops change, Light burn) {
+        return List.of();
+    }
+
+    /**
      * The net density of a neutral tone over log10 of the light it gets: the paper's curve through a light. Where its zero lies does not matter.
      */
     DoubleUnaryOperator curve(Light light);

@@ -31,6 +31,8 @@ import keyslate.core.script.BaseExposure;
 public final class Monochrome implements Medium {
     public static final String ID = "MONOCHROME";
 
+    private static final double SHADOW = 1.54;
+
     private final VariableContrastPaper paper;
     private final MixedBurn burns;
     private final PrintModel model;
@@ -165,6 +167,16 @@ public final class Monochrome implements Medium {
                 VariableContrastPaper.SPEED_NET,
                 change,
                 paper.lightThrough(burn.toFilter()));
+    }
+
+    @Override
+    public List<Stops> burnAtTones(Light base, ExposureTime time, Stops change, Light burn) {
+        FilterLight under = paper.lightThrough(base.toFilter());
+        FilterLight over = paper.lightThrough(burn.toFilter());
+        double seconds = time.inSeconds() * (change.toFactor() - 1) * burnFactor(base, time, change, burn);
+        return Stream.of(NextRecipe.HELD_NET, VariableContrastPaper.SPEED_NET, SHADOW)
+                .map(net -> burns.stopsAt(under, time, net, over, seconds))
+                .toList();
     }
 
     /** CON-02 at the ratio of the filter's grade. */

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import keyslate.core.contrast.ColourHead;
 import keyslate.core.contrast.GradeFilter;
+import keyslate.core.contrast.HeadTable;
 import keyslate.core.contrast.SplitByStrips;
 import keyslate.core.contrast.SplitExposure;
 import keyslate.core.contrast.Threads;
@@ -16,7 +17,6 @@ import keyslate.core.contrast.VariableContrastPaper.FilterLight;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
-import keyslate.core.quantity.QuantityException;
 import keyslate.core.quantity.Stops;
 import keyslate.core.script.BaseExposure;
 import keyslate.server.Show;
@@ -244,7 +244,8 @@ final class ContrastAdvice {
         List<String> rests = new ArrayList<>(List.of(basis));
         BaseExposure.Part was = one(stands());
         BaseExposure.Part one = one(found.base());
-        pivots(was.light().toFilter(), one.light().toFilter()).ifPresent(rests::add);
+        rests.addAll(
+                FilterFactors.say(paper, was.light().toFilter(), one.light().toFilter()));
         school.ifPresent(how -> rests.add(SCHOOLS.get(how) + " By the strips through " + soft.label() + " and "
                 + hard.label() + ", each filter taken as its own marks show it (CON-21)."));
         Optional<DialsView> dials = found.base().isSplit() ? Optional.empty() : dials(rests, one);
@@ -383,35 +384,22 @@ final class ContrastAdvice {
         };
     }
 
-    /** Factors of time that keep one tone each: they differ, and none is right for all. */
-    private Optional<String> pivots(GradeFilter from, GradeFilter to) {
-        if (from == to) {
-            return Optional.empty();
-        }
-        return Optional.of(String.format(
-                Locale.ROOT,
-                "From grade %s to %s the time × %.2f keeps a light tone of 0.10, × %.2f a middle of 0.60, × %.2f a shadow of"
-                        + " 1.54: a factor is right at one tone only (CON-05).",
-                from.label(),
-                to.label(),
-                paper.pivotFactor(from.grade(), to.grade(), 0.10),
-                paper.pivotFactor(from.grade(), to.grade(), 0.60),
-                paper.pivotFactor(from.grade(), to.grade(), 1.54)));
-    }
-
+    /** Dials of a head: by its table, else by a generic set; only where grades are made by dials at all. */
     private Optional<DialsView> dials(List<String> rests, BaseExposure.Part one) {
         if (!ground.rig().enlarger().dials()) {
             return Optional.empty();
         }
-        try {
-            ColourHead.Setting setting =
-                    new ColourHead(paper).single(one.light().toFilter().grade());
-            rests.add("Dials by a generic dichroic set (CON-14); a table of this head's own wins over it.");
-            return Optional.of(new DialsView(setting.yellow(), setting.magenta(), setting.timeFactor()));
-        } catch (QuantityException e) {
-            rests.add("A head of this kind does not reach grade " + label(one) + " by its dials.");
-            return Optional.empty();
-        }
+        Optional<HeadTable> own =
+                ground.rig().constants().head(ground.rig().enlarger().id());
+        HeadTable head = own.orElseGet(() -> HeadTable.generic(new VariableContrastPaper(), HeadTable.Way.SINGLE));
+        Optional<ColourHead.Setting> setting = head.of(one.light().toFilter());
+        rests.add(
+                setting.isEmpty()
+                        ? "A head of this kind does not reach grade " + label(one) + " by its dials."
+                        : own.isPresent()
+                                ? "Dials by the table of this head (CON-24)."
+                                : "Dials by a generic dichroic set (CON-14); a table of this head's own, at Stores, wins over it.");
+        return setting.map(s -> new DialsView(s.yellow(), s.magenta(), s.timeFactor()));
     }
 
     private static String density(double net) {

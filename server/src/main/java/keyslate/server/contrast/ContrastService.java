@@ -3,6 +3,7 @@ package keyslate.server.contrast;
 import java.util.List;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.medium.Monochrome;
+import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.QuantityException;
 import keyslate.core.script.BaseExposure;
 import keyslate.server.Show;
@@ -22,10 +23,12 @@ import keyslate.server.sheet.SheetAssembler.OnCord;
 import keyslate.server.slate.SlateAssembler;
 import keyslate.server.slate.SlateService;
 import keyslate.server.slate.SlateViews.SlateView;
+import keyslate.server.stores.TimeWindow;
 import keyslate.server.subject.Subjects;
 import keyslate.server.web.ConflictException;
 import keyslate.server.web.RefusedException;
 import keyslate.store.Database;
+import keyslate.store.bench.StoresRepository;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.Slate;
@@ -56,7 +59,9 @@ public class ContrastService {
             RecipeEditor editor,
             SheetAssembler cords,
             Rigs rigs,
-            Previews previews) {
+            Previews previews,
+            StoresRepository stores) {
+        this.stores = stores;
         this.database = database;
         this.slates = slates;
         this.assembler = assembler;
@@ -67,6 +72,8 @@ public class ContrastService {
         this.rigs = rigs;
         this.previews = previews;
     }
+
+    private final StoresRepository stores;
 
     private record Ground(ToneGround tones, Previews.Basis basis) {}
 
@@ -92,7 +99,14 @@ public class ContrastService {
     public ContrastProposal propose(String slateId, ContrastAsked asked) {
         Ground found = ground(slateId);
         try {
-            return ContrastAdvice.propose(found.tones(), asked, found.basis().text());
+            ContrastProposal proposal =
+                    ContrastAdvice.propose(found.tones(), asked, found.basis().text());
+            return OpeningBeside.say(
+                            found.tones().rig(),
+                            ExposureTime.ofSeconds(proposal.one().seconds()),
+                            TimeWindow.of(stores))
+                    .map(proposal::with)
+                    .orElse(proposal);
         } catch (QuantityException e) {
             throw refused(e);
         }

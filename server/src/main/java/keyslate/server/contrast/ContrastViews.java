@@ -1,5 +1,6 @@
 package keyslate.server.contrast;
 
+import java.util.ArrayList;
 import java.util.List;
 import keyslate.core.contrast.SplitByStrips;
 import keyslate.server.rig.LightView;
@@ -153,5 +154,12 @@ public final class ContrastViews {
             @Nullable DialsView dials,
             List<PointView> curve,
             List<ThreadView> threads,
-            OffCurveView tones) {}
+            OffCurveView tones) {
+        /** The same with one more line of what it rests on. */
+        ContrastProposal with(String line) {
+            List<String> rests = new ArrayList<>(restsOn);
+            rests.add(line);
+            return new ContrastProposal(headline, why, rests, parts, one, dials, curve, threads, tones);
+        }
+    }
 }

@@ -13,6 +13,7 @@ import keyslate.core.contrast.SplitByStrips;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.contrast.VariableContrastPaper.FilterLight;
 import keyslate.core.darkroom.Negative;
+import keyslate.core.darkroom.PrintEnds;
 import keyslate.core.quantity.Stops;
 import keyslate.core.reading.NextRecipe;
 import keyslate.core.script.BaseExposure;
@@ -46,8 +47,6 @@ record ToneGround(
     private static final double MOST_STOPS = 5;
     private static final double CURVE_STEP = 0.125;
     private static final double END = 0.01;
-    private static final double BARE_NET = 0.02;
-    private static final double BLOCKED_NET = 0.97 * VariableContrastPaper.NET_MAXIMUM;
 
     /**
      * A tone.
@@ -142,8 +141,8 @@ record ToneGround(
         if (film.length == 0) {
             return new OffCurveView(null, null);
         }
-        double bare = level - (paper.logBlueFor(BARE_NET, light.ratio()) - light.blueLog());
-        double blocked = level - (paper.logBlueFor(BLOCKED_NET, light.ratio()) - light.blueLog());
+        double bare = level - (paper.logBlueFor(PrintEnds.BARE_NET, light.ratio()) - light.blueLog());
+        double blocked = level - (paper.logBlueFor(PrintEnds.BLOCKED_NET, light.ratio()) - light.blueLog());
         return new OffCurveView(share(d -> d > bare), share(d -> d < blocked));
     }
 

@@ -178,9 +178,20 @@ public class PrintKind implements SheetKind {
             double factor =
                     rig.medium().core().burnFactor(rig.one().light(), rig.one().time(), change.change(), light);
             seconds *= factor;
-            note = "through " + light.notation() + ", " + Show.factor(factor) + " × the seconds for a mid tone";
+            note = "through " + light.notation() + ", " + Show.factor(factor) + " × the seconds for a mid tone"
+                    + atTones(rig.medium()
+                            .core()
+                            .burnAtTones(rig.one().light(), rig.one().time(), change.change(), light));
         }
         return new AreaTimeView(area.key(), change.change().inStops(), seconds, change.toPercent(), workable, note);
+    }
+
+    /** What a burn through another light does to a light tone and to a shadow, beside the middle it is reckoned for. */
+    private static String atTones(List<Stops> stops) {
+        return stops.isEmpty()
+                ? ""
+                : "; " + Show.stops(stops.get(0)) + " in a light tone, " + Show.stops(stops.get(1)) + " in the middle, "
+                        + Show.stops(stops.get(2)) + " in a shadow";
     }
 
     /** Hands have to manage every part of a base. */

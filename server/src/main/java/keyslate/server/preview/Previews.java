@@ -7,12 +7,15 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import keyslate.core.contrast.GradeFilter;
+import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.darkroom.LaidPieces;
 import keyslate.core.darkroom.Look;
 import keyslate.core.darkroom.Negative;
 import keyslate.core.darkroom.PrintModel;
 import keyslate.core.darkroom.Reach;
 import keyslate.core.darkroom.SheetLight;
+import keyslate.core.medium.Monochrome;
 import keyslate.core.quantity.QuantityException;
 import keyslate.core.quantity.Stops;
 import keyslate.core.script.ExposureStep;
@@ -80,9 +83,20 @@ public class Previews {
         if (known.constants().equals(stood.constants())) {
             return offsets;
         }
-        double stops =
-                Stops.ofLogExposure(stood.logPerSecond() - known.logPerSecond()).inStops();
+        double stops = Stops.ofLogExposure(stood.logPerSecond() - known.logPerSecond() + slower(stood, known))
+                .inStops();
         return offsets.stream().map(o -> o + stops).toList();
+    }
+
+    /** log10 by which the filter of a sheet is known to be slower today: its paper was then as much faster. */
+    private static double slower(Rig stood, Rig known) {
+        if (!(stood.medium().core() instanceof Monochrome before)
+                || !(known.medium().core() instanceof Monochrome now)) {
+            return 0;
+        }
+        GradeFilter filter = stood.one().light().toFilter();
+        return now.paper().logTimeThrough(VariableContrastPaper.SPEED_NET, filter)
+                - before.paper().logTimeThrough(VariableContrastPaper.SPEED_NET, filter);
     }
 
     /** Names what a preview shows: negative, light, times, crop, areas and paper; the same key, the same picture. */
@@ -98,6 +112,9 @@ public class Previews {
                 Double.toString(rig.logPerSecond()),
                 Double.toString(rig.lag().inSeconds()),
                 rig.paper().id(),
+                rig.medium().core() instanceof Monochrome mono
+                        ? Integer.toHexString(mono.paper().measured().hashCode())
+                        : "",
                 basis.offsets().toString());
         return DigestUtils.md5DigestAsHex(shown.getBytes(StandardCharsets.UTF_8));
     }

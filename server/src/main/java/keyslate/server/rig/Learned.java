@@ -36,9 +36,10 @@ public class Learned {
     /**
      * What was told.
      *
+     * @param state of what it was computed from
      * @param slates that told it
      */
-    public record Answer(long changes, LearnedBench.Told told, int slates) {}
+    public record Answer(String state, LearnedBench.Told told, int slates) {}
 
     Learned(SlateMarksRepository marks) {
         this.marks = marks;
@@ -53,15 +54,15 @@ public class Learned {
     public Answer of(Paper paper, String enlargerId, FilterTable known, Known lag) {
         Asked asked = new Asked(paper.name(), enlargerId, known, lag);
         Answer before = kept.get(asked);
-        long changes = marks.changes();
-        if (before != null && before.changes() == changes) {
+        String state = marks.state(paper.name(), enlargerId);
+        if (before != null && before.state().equals(state)) {
             return before;
         }
         List<SlateMarks> slates = marks.of(paper.name(), enlargerId, MOST_SLATES);
         VariableContrastPaper plain = known.isEmpty() ? new VariableContrastPaper() : new VariableContrastPaper(known);
         LearnedBench.Told told = LearnedBench.of(
                 slates.stream().map(s -> marks(s, lag.figure())).toList(), GradedLights.usual(plain), lag.limit());
-        Answer answer = new Answer(changes, told, slates.size());
+        Answer answer = new Answer(state, told, slates.size());
         if (kept.size() >= MOST_KEPT) {
             kept.clear();
         }

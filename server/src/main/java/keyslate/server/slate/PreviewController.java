@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.Optional;
 import keyslate.core.darkroom.Look;
 import keyslate.core.darkroom.Negative;
+import keyslate.core.darkroom.PrintEnds;
 import keyslate.core.medium.Medium;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.QuantityException;
@@ -86,6 +87,9 @@ class PreviewController {
 
     private record Shown(Rig rig, Previews.Basis basis, String key) {}
 
+    /** With local work or without, its bare and black ends marked or not, and how large. */
+    private record Shape(boolean local, boolean ends, int side) {}
+
     private record Asked(String key, boolean local, int side) {}
 
     /** The computed print of what stands. An address with the right key may be kept; any other is answered and not kept. */
@@ -94,12 +98,13 @@ class PreviewController {
             @PathVariable String id,
             @RequestParam(required = false) @Nullable String key,
             @RequestParam(defaultValue = "true") boolean local,
-            @RequestParam(defaultValue = "960") int side) {
+            @RequestParam(defaultValue = "960") int side,
+            @RequestParam(defaultValue = "false") boolean ends) {
         Shown shown = database.inSnapshot(() -> shown(id, null));
         CacheControl cache = shown.key().equals(key)
                 ? CacheControl.maxAge(Duration.ofMinutes(5)).cachePrivate()
                 : CacheControl.noStore();
-        return ResponseEntity.ok().cacheControl(cache).body(bmp(id, shown, local, side));
+        return ResponseEntity.ok().cacheControl(cache).body(bmp(id, shown, new Shape(local, ends, side)));
     }
 
     /** The computed print of a change of what stands, which is not stored; its version does not matter. */
@@ -108,9 +113,12 @@ class PreviewController {
             @PathVariable String id,
             @RequestBody RecipeChange change,
             @RequestParam(defaultValue = "true") boolean local,
-            @RequestParam(defaultValue = "480") int side) {
+            @RequestParam(defaultValue = "480") int side,
+            @RequestParam(defaultValue = "false") boolean ends) {
         Shown shown = database.inSnapshot(() -> shown(id, change));
-        return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(bmp(id, shown, local, side));
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.noStore())
+                .body(bmp(id, shown, new Shape(local, ends, side)));
     }
 
     /**
@@ -158,12 +166,13 @@ class PreviewController {
         return new Shown(rig, basis, previews.key(rig, basis));
     }
 
-    private byte[] bmp(String id, Shown shown, boolean local, int side) {
-        int pixels = Check.count("side", side, 16, PictureFiles.WORKING_SIDE);
-        return newest.run(id, new Asked(shown.key(), local, pixels), () -> {
+    private byte[] bmp(String id, Shown shown, Shape shape) {
+        int pixels = Check.count("side", shape.side(), 16, PictureFiles.WORKING_SIDE);
+        return newest.run(id, new Asked(shown.key() + (shape.ends() ? " ends" : ""), shape.local(), pixels), () -> {
             Optional<Negative> negative = negatives.negative(
                     shown.rig().subject(), shown.rig().medium().core());
-            return negative.map(n -> previews.look(shown.rig(), n, shown.basis(), local, pixels))
+            return negative.map(n -> previews.look(shown.rig(), n, shown.basis(), shape.local(), pixels))
+                    .map(look -> shape.ends() ? PrintEnds.marked(look) : look)
                     .map(PictureFiles::bmp)
                     .orElseThrow(() -> new NotFoundException(NEVER_SCANNED));
         });

@@ -3,7 +3,6 @@ package keyslate.store.slate;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.List;
-import java.util.concurrent.atomic.AtomicLong;
 import keyslate.store.Database;
 import keyslate.store.json.Json;
 import keyslate.store.json.ToldMark;
@@ -11,20 +10,23 @@ import keyslate.store.json.ToldMark;
 /** What slates told, one row each, made anew with every reading. */
 public final class SlateMarksRepository {
     private final Database database;
-    private final AtomicLong changes = new AtomicLong();
 
     public SlateMarksRepository(Database database) {
         this.database = database;
     }
 
-    /** Grows with every change, so that what was computed from these can be kept until then. */
-    public long changes() {
-        return changes.get();
+    /** Another one after every change, so that what was computed from these can be kept until then. */
+    public String state(String paperName, String enlargerId) {
+        return database.sql()
+                .sql(
+                        "SELECT count(*) || ' ' || coalesce(max(told_at), '') FROM slate_marks WHERE enlarger_id = ? AND paper_name = ?")
+                .params(enlargerId, paperName)
+                .query(String.class)
+                .single();
     }
 
     /** Puts what a slate tells in place of what it told before. */
     public void put(SlateMarks told) {
-        changes.incrementAndGet();
         database.sql()
                 .sql(
                         "INSERT INTO slate_marks (slate_id, paper_name, enlarger_id, lag_seconds, marks, told_at) VALUES (?, ?, ?, ?, ?, ?)"
