@@ -201,6 +201,13 @@ function Measuring(props: { id: string; test: Test; stores: Stores; lens: string
             )}
           </label>
         )}
+        {test.ways && result.data && (
+          <ul className="measure-table">
+            {result.data.why.slice(1).map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+        )}
         {lines.length > 0 && (
           <Readings
             test={test}

@@ -86,7 +86,13 @@ export function ReadTest(props: SlateContext & { strip: SheetView; row?: RowOfTw
     : isMarked(kinds, marked) || blackOfRow;
   const proposal = useProposal(strip, isAnswered, told, slate.recipeId);
   const read = useReading(slate.id, strip.id, told);
-  const set = (field: string, at: number) => setPlaced((m) => ({ ...m, [field]: at, beyond: undefined }));
+  const set = (field: string, at: number) =>
+    setPlaced((m) => ({
+      ...m,
+      [field]: at,
+      beyond: undefined,
+      ...(field === "blacksAt" && { blackBeyond: undefined }),
+    }));
   const mayLookAgain =
     !asked &&
     kinds.length > 0 &&
@@ -227,6 +233,14 @@ export function ReadTest(props: SlateContext & { strip: SheetView; row?: RowOfTw
                 />
               ))}
             </div>
+            {kinds.some((k) => k.field === "blacksAt") &&
+              isOfOneLight(strip) &&
+              marked.beyond === undefined && (
+                <NoBlack
+                  beyond={marked.blackBeyond}
+                  onBeyond={(blackBeyond) => setPlaced((m) => ({ ...m, blackBeyond, blacksAt: undefined }))}
+                />
+              )}
             <LookAgain
               look={earlier.length + 1}
               apart={areApart(told.looks ?? [])}
@@ -280,6 +294,31 @@ export function ReadTest(props: SlateContext & { strip: SheetView; row?: RowOfTw
   );
 }
 
+/** A first true black that lies off the test is said too: what the last patch got is then the least that is known. */
+function NoBlack(props: { beyond: string | undefined; onBeyond: (beyond: string | undefined) => void }) {
+  const { beyond, onBeyond } = props;
+  return (
+    <p className="black-beyond" role="group" aria-label="The black is not on it">
+      {(
+        [
+          ["DARKER", "No patch is black"],
+          ["LIGHTER", "Every patch is black"],
+        ] as const
+      ).map(([where, words]) => (
+        <button
+          key={where}
+          type="button"
+          className="link"
+          aria-pressed={beyond === where}
+          onClick={() => onBeyond(beyond === where ? undefined : where)}
+        >
+          {beyond === where ? `✓ ${words}` : words}
+        </button>
+      ))}
+    </p>
+  );
+}
+
 /** How the pieces of a test are told apart, if by marks on them. */
 function markWay(sheet: SheetView): "CORNERS" | "NIPS" | undefined {
   const mark = sheet.patches[0]?.mark ?? "";
@@ -294,9 +333,10 @@ function lookedAt(marked: Marked): Marked {
 }
 
 function marksIn(reading: Schemas["DecisionView"]): Marked {
-  const { whitesAt, blacksAt, rightAt, dry, moreStops, beyond, whitesTone, rightTone, blacksTone, looks } =
-    reading;
-  return { whitesAt, blacksAt, rightAt, dry, moreStops, beyond, whitesTone, rightTone, blacksTone, looks };
+  const { whitesAt, blacksAt, rightAt, dry, moreStops, beyond, blackBeyond } = reading;
+  const { whitesTone, rightTone, blacksTone, looks } = reading;
+  const tones = { whitesTone, rightTone, blacksTone };
+  return { whitesAt, blacksAt, rightAt, dry, moreStops, beyond, blackBeyond, ...tones, looks };
 }
 
 function useProposal(sheet: SheetView, enabled: boolean, marked: Marked, recipeId: string) {

@@ -30,6 +30,7 @@ export function sameMarks(kinds: readonly MarkKind[], a: Marked, b: Marked): boo
   return (
     (a.dry === true) === (b.dry === true) &&
     a.beyond === b.beyond &&
+    a.blackBeyond === b.blackBeyond &&
     a.moreStops === b.moreStops &&
     JSON.stringify(a.looks ?? []) === JSON.stringify(b.looks ?? []) &&
     kinds.every((k) => {

@@ -8,6 +8,8 @@ CREATE TABLE slate_marks (
   lag_seconds REAL NOT NULL CHECK (lag_seconds BETWEEN 0 AND 2),
   -- keyslate.store.json.ToldMark, a list.
   marks TEXT NOT NULL CHECK (json_valid(marks)),
+  -- By how many stops the middle of its first strip missed what its whites needed; null where no strip told.
+  guess_stops REAL CHECK (guess_stops BETWEEN -20 AND 20),
   told_at TEXT NOT NULL
 ) STRICT;
 CREATE INDEX slate_marks_of ON slate_marks (enlarger_id, paper_name, told_at);

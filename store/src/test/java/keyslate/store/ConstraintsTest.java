@@ -133,6 +133,7 @@ class ConstraintsTest extends StoreTest {
             slate_marks,paper_name,''
             slate_marks,lag_seconds,3.0
             slate_marks,marks,{
+            slate_marks,guess_stops,21.0
             focus_check,enlarger_id,none
             focus_check,recipe_id,none
             paper,sheet_price,-0.1

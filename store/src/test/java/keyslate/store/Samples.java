@@ -86,7 +86,7 @@ final class Samples {
                         0.1,
                         "marks",
                         "[]")
-                .putAll(of("told_at", NOW));
+                .putAll(of("guess_stops", 0.5, "told_at", NOW));
         row("focus_check", "id", 1, "enlarger_id", "e", "recipe_id", "c", "checked_at", NOW);
         row("base_part", "recipe_id", "c", "place", 1, "light", "grade 2½", "seconds", 10.0);
         row("area", "recipe_id", "c", "place", 1, "area_key", "a", "name", "Sky", "shape", "{}")

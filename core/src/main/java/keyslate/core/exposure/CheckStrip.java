@@ -55,14 +55,23 @@ public record CheckStrip(ExposureTime centre, Stops step, int patches) {
      * @param off by how much earlier first guesses missed
      */
     public static CheckStrip first(ExposureTime guess, List<Stops> off) {
-        if (off.size() < FEWEST_GUESSES) {
-            return first(guess);
-        }
         double square = off.stream()
                 .mapToDouble(o -> o.inStops() * o.inStops())
                 .average()
-                .orElseThrow();
-        double reach = REACH * Math.sqrt(square * (1 + 2.0 / off.size()));
+                .orElse(0);
+        return first(guess, Stops.of(Math.sqrt(square)), off.size());
+    }
+
+    /**
+     * The same.
+     *
+     * @param off root mean square of what so many earlier first guesses missed by
+     */
+    public static CheckStrip first(ExposureTime guess, Stops off, int guesses) {
+        if (guesses < FEWEST_GUESSES) {
+            return first(guess);
+        }
+        double reach = REACH * Check.notNegative("miss", off.inStops(), "stops") * Math.sqrt(1 + 2.0 / guesses);
         return FIRST_STEPS_PER_STOP.stream()
                 .map(perStop -> Stops.ofFraction(1, perStop))
                 .filter(step -> step.inStops() * (MOST_EACH + HALF_PATCH) >= reach)

@@ -17,6 +17,8 @@ public final class Links {
     public static final Known PUPIL = Known.byDefault(1, 0.23);
     /** A mark that was not measured, stops. */
     public static final Known OPENING = Known.byDefault(0, 0.06);
+    /** A box that was not compared with the one before it, stops. */
+    public static final Known BATCH = Known.byDefault(0, 1.0 / 3);
     /** A lag nobody measured, s. */
     public static final Known LAG = Known.byDefault(0.2, 0.23);
     /** Where a head stands by a scale that was not read against sizes, mm. */
@@ -104,6 +106,23 @@ public final class Links {
     public static Link timer(ExposureTime wanted, ExposureTime given) {
         double off = Math.abs(Math.log(given.inSeconds() / wanted.inSeconds())) / LN2;
         return new Link(Link.Cause.TIMER, Stops.ZERO, Stops.of(off));
+    }
+
+    /**
+     * EXP-44: another filter: by what is known of the two, each with its own limit (CON-05, CON-22), held at the light tone; nothing where it stays.
+     *
+     * @param factorLog log10 of the time of the one over the other's
+     */
+    public static Link filter(double factorLog, Stops limitFrom, Stops limitTo) {
+        return new Link(
+                Link.Cause.LIGHT,
+                Stops.ofLogExposure(factorLog),
+                Stops.of(Math.hypot(limitFrom.inStops(), limitTo.inStops())));
+    }
+
+    /** EXP-44: another box of a paper: as they were compared (CAL-09), or one third of a stop that nobody knows. */
+    public static Link batch(Known more) {
+        return new Link(Link.Cause.BATCH, Stops.of(more.figure()), Stops.of(more.limit()));
     }
 
     /** SIZ-07: two readings at the board, log2(E1/E2); it takes the place of size, opening and lamp. */

@@ -18,6 +18,7 @@ import keyslate.core.rescale.Link;
 import keyslate.core.rescale.Links;
 import keyslate.server.Show;
 import keyslate.server.recipe.StartingTime.Proposal;
+import keyslate.server.rig.Grades;
 import keyslate.server.rig.LightView;
 import keyslate.server.rig.Rig;
 import keyslate.server.rig.WayBetween;
@@ -31,7 +32,6 @@ import keyslate.store.slate.Recipe;
  */
 final class CarriedTime {
     private static final Stops BY_GRADE = Stops.ofFraction(1, 6);
-    private static final Stops BY_BATCH = Stops.ofFraction(1, 3);
     /** A lamp that was never compared. */
     private static final Stops BY_LAMP = Stops.of(1);
     /** A densitometer and two readings. */
@@ -251,16 +251,20 @@ final class CarriedTime {
             return Told.nothing(Link.Cause.LIGHT);
         }
         double factor = now.medium().core().timeFactor(from, light);
+        Stops limit = lightLimit(light);
         return new Told(
-                new Link(Link.Cause.LIGHT, Stops.ofFactor(factor), lightLimit(light)),
-                Optional.of("× " + Show.factor(factor) + " for " + light.notation() + ", as dark"));
+                new Link(Link.Cause.LIGHT, Stops.ofFactor(factor), limit),
+                Optional.of("× " + Show.factor(factor) + " for " + light.notation() + ", as dark"
+                        + (limit.compareTo(BY_GRADE) < 0 && light.points().isEmpty()
+                                ? ", by filters that were measured, ± " + Show.stopsApart(limit)
+                                : "")));
     }
 
     private Stops lightLimit(Light light) {
         List<Double> was = from.points();
         List<Double> to = light.points();
         if (was.isEmpty() || to.isEmpty()) {
-            return BY_GRADE;
+            return Grades.limitBetween(now, from, light).orElse(BY_GRADE);
         }
         double points = 0;
         for (int dial = 0; dial < was.size(); dial++) {
@@ -270,9 +274,15 @@ final class CarriedTime {
     }
 
     private Told batch() {
-        return way.isSamePaper()
-                ? Told.nothing(Link.Cause.BATCH)
-                : new Told(new Link(Link.Cause.BATCH, Stops.ZERO, BY_BATCH), Optional.empty());
+        if (way.isSamePaper()) {
+            return Told.nothing(Link.Cause.BATCH);
+        }
+        Optional<Known> compared =
+                now.constants().between(before.paper().id(), now.paper().id());
+        return new Told(
+                Links.batch(compared.orElse(Links.BATCH)),
+                compared.map(k -> "× " + Show.factor(Stops.of(k.figure()).toFactor())
+                        + " for this box, as it was compared, ± " + Show.stopsApart(Stops.of(k.limit()))));
     }
 
     /** What lamps of other colours are to paper that a meter does not see. */

@@ -9,9 +9,11 @@ import keyslate.core.contrast.FilterTable;
 import keyslate.core.contrast.HeadTable;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.exposure.ApertureMark;
+import keyslate.core.exposure.CheckStrip;
 import keyslate.core.exposure.LampLag;
 import keyslate.core.exposure.Reciprocity;
 import keyslate.core.quantity.Check;
+import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Length;
 import keyslate.core.quantity.Magnification;
 import keyslate.core.quantity.QuantityException;
@@ -72,7 +74,9 @@ public record Constants(List<StoodConstant> found) {
         /** Stops more light that a paper needs than another box of it. */
         BATCH_SPEED,
         /** What the tests of all slates told of filters and lag; never kept by itself, it goes along with a sheet. */
-        LEARNED
+        LEARNED,
+        /** By how much first strips missed on this bench, root mean square in stops, and how many did; goes along like what was learned. */
+        GUESSES
     }
 
     public Constants {
@@ -135,6 +139,7 @@ public record Constants(List<StoodConstant> found) {
                 number(c);
             }
             case HEAD_TABLE -> FilterConstants.head(value);
+            case GUESSES -> Check.notNegative("miss", number(c).figure(), "stops");
             case BATCH_SPEED -> Check.within("speed", number(c).figure(), -MOST_OFFSET, MOST_OFFSET, "stops");
         }
     }
@@ -219,9 +224,21 @@ public record Constants(List<StoodConstant> found) {
                 .map(k -> new SlateEvidence.Lag(k.figure(), k.limit()));
     }
 
-    /** Stops more light that a paper needs than another box of it; none where nobody compared them. */
-    public Optional<Known> batch(String paperId, String otherId) {
-        return find(paperId, otherId, Name.BATCH_SPEED).map(Constants::number);
+    /** Stops more light that a paper needs than another box of it, whichever of the two was compared with the other; none where nobody did. */
+    public Optional<Known> between(String otherId, String paperId) {
+        return find(paperId, otherId, Name.BATCH_SPEED)
+                .map(Constants::number)
+                .or(() -> find(otherId, paperId, Name.BATCH_SPEED)
+                        .map(Constants::number)
+                        .map(k -> new Known(-k.figure(), k.limit(), k.source())));
+    }
+
+    /** The strip to begin with about a first guess, as far as guesses were off on this bench (EXP-43). */
+    public CheckStrip firstStrip(ExposureTime guess, String paperId, String enlargerId) {
+        return find(paperId, enlargerId, Name.GUESSES)
+                .map(Constants::number)
+                .map(k -> CheckStrip.first(guess, Stops.of(k.figure()), (int) k.limit()))
+                .orElseGet(() -> CheckStrip.first(guess));
     }
 
     /** These, with what was learned of the filters of an enlarger on a paper. */

@@ -1,7 +1,11 @@
 package keyslate.server.rig;
 
+import java.util.Optional;
+import keyslate.core.contrast.FilterTable;
 import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.light.Light;
 import keyslate.core.medium.Monochrome;
+import keyslate.core.quantity.Stops;
 import keyslate.core.reading.GradedLights;
 import keyslate.core.reading.HeadLights;
 import keyslate.core.reading.SlateEvidence;
@@ -29,6 +33,16 @@ public final class Grades {
                         .isEmpty())
                 .<SlateEvidence.LightModel>map(head -> HeadLights.of(new VariableContrastPaper(), head))
                 .orElseGet(() -> GradedLights.usual(paper(rig)));
+    }
+
+    /** How far the factor of time between two of its filters may be off, where both were measured or learned; none else. */
+    public static Optional<Stops> limitBetween(Rig rig, Light from, Light to) {
+        if (!(rig.medium().core() instanceof Monochrome mono)) {
+            return Optional.empty();
+        }
+        FilterTable table = mono.paper().measured();
+        return table.of(from.toFilter())
+                .flatMap(a -> table.of(to.toFilter()).map(b -> Stops.of(Math.hypot(a.limitStops(), b.limitStops()))));
     }
 
     /** What is known of the lag besides the figure that times are reckoned with. */

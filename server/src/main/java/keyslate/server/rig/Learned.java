@@ -2,6 +2,7 @@ package keyslate.server.rig;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.concurrent.ConcurrentHashMap;
 import keyslate.core.contrast.FilterTable;
 import keyslate.core.contrast.VariableContrastPaper;
@@ -14,7 +15,6 @@ import keyslate.core.reading.SlateEvidence.Bound;
 import keyslate.core.reading.SlateEvidence.Mark;
 import keyslate.core.reading.SlateEvidence.Tone;
 import keyslate.core.rescale.Known;
-import keyslate.store.bench.Paper;
 import keyslate.store.json.ToldMark;
 import keyslate.store.slate.SlateMarks;
 import keyslate.store.slate.SlateMarksRepository;
@@ -29,40 +29,53 @@ public class Learned {
     private static final int MOST_KEPT = 100;
 
     private final SlateMarksRepository marks;
-    private final Map<Asked, Answer> kept = new ConcurrentHashMap<>();
+    private final Map<Asked, Gathered> kept = new ConcurrentHashMap<>();
 
-    private record Asked(String paperName, String enlargerId, FilterTable known, Known lag) {}
+    /**
+     * What is asked for.
+     *
+     * @param butSlateId a slate that does not count, "" = all do
+     * @param known what was measured of the filters, or follows from a head's table
+     * @param lag as times are reckoned with it
+     */
+    record Asked(String paperName, String enlargerId, String butSlateId, FilterTable known, Known lag) {}
 
     /**
      * What was told.
      *
      * @param state of what it was computed from
      * @param slates that told it
+     * @param guesses stops by which the first strips of these slates missed
      */
-    public record Answer(String state, LearnedBench.Told told, int slates) {}
+    public record Gathered(String state, LearnedBench.Told told, int slates, List<Double> guesses) {}
 
     Learned(SlateMarksRepository marks) {
         this.marks = marks;
     }
 
-    /**
-     * What is learned.
-     *
-     * @param known what was measured of the filters, or follows from a head's table
-     * @param lag as times are reckoned with it
-     */
-    public Answer of(Paper paper, String enlargerId, FilterTable known, Known lag) {
-        Asked asked = new Asked(paper.name(), enlargerId, known, lag);
-        Answer before = kept.get(asked);
-        String state = marks.state(paper.name(), enlargerId);
+    /** What is learned. */
+    Gathered of(Asked asked) {
+        Gathered before = kept.get(asked);
+        String state = marks.state(asked.paperName(), asked.enlargerId());
         if (before != null && before.state().equals(state)) {
             return before;
         }
-        List<SlateMarks> slates = marks.of(paper.name(), enlargerId, MOST_SLATES);
+        FilterTable known = asked.known();
+        Known lag = asked.lag();
+        List<SlateMarks> slates = marks.of(asked.paperName(), asked.enlargerId(), MOST_SLATES).stream()
+                .filter(m -> !m.slateId().equals(asked.butSlateId()))
+                .toList();
         VariableContrastPaper plain = known.isEmpty() ? new VariableContrastPaper() : new VariableContrastPaper(known);
         LearnedBench.Told told = LearnedBench.of(
                 slates.stream().map(s -> marks(s, lag.figure())).toList(), GradedLights.usual(plain), lag.limit());
-        Answer answer = new Answer(state, told, slates.size());
+        Gathered answer = new Gathered(
+                state,
+                told,
+                slates.size(),
+                slates.stream()
+                        .map(SlateMarks::guessStops)
+                        .filter(Objects::nonNull)
+                        .toList());
         if (kept.size() >= MOST_KEPT) {
             kept.clear();
         }

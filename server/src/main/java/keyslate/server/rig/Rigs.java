@@ -5,11 +5,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import keyslate.core.calibration.ColumnScale;
-import keyslate.core.contrast.FilterTable;
 import keyslate.core.medium.Monochrome;
 import keyslate.core.quantity.Length;
 import keyslate.core.reading.SlateEvidence;
-import keyslate.core.rescale.Known;
 import keyslate.server.medium.Media;
 import keyslate.server.subject.Subject;
 import keyslate.server.subject.Subjects;
@@ -61,7 +59,7 @@ public class Rigs {
     public Rig of(Recipe recipe, Subject subject) {
         Paper paper = stores.paper(recipe.setup().paperId()).orElseThrow(NotFoundException.of("paper"));
         Enlarger enlarger = stores.enlarger(recipe.setup().enlargerId()).orElseThrow(NotFoundException.of("enlarger"));
-        Constants known = known(enlarger, recipe.setup().lensId(), paper);
+        Constants known = known(enlarger, recipe.setup().lensId(), paper, recipe.slateId());
         return new Rig(
                 recipe,
                 subject,
@@ -75,9 +73,9 @@ public class Rigs {
     }
 
     /** What is known today of an enlarger, a lens and a paper: found on any box of it, and learned from all slates. */
-    private Constants known(Enlarger enlarger, String lensId, Paper paper) {
+    private Constants known(Enlarger enlarger, String lensId, Paper paper, String slateId) {
         Constants found = found(enlarger, lensId, paper);
-        return Monochrome.ID.equals(paper.kind()) ? learned(found, enlarger, paper) : found;
+        return Monochrome.ID.equals(paper.kind()) ? withLearned(found, enlarger, paper, slateId) : found;
     }
 
     private Constants found(Enlarger enlarger, String lensId, Paper paper) {
@@ -90,7 +88,9 @@ public class Rigs {
                 .toList();
         List<Constant> found = constants.of(things);
         List<Constant> own = found.stream()
-                .filter(c -> !boxes.contains(c.thingId()) || c.thingId().equals(paper.id()))
+                .filter(c -> !boxes.contains(c.thingId())
+                        || c.thingId().equals(paper.id())
+                        || c.lensId().equals(paper.id()))
                 .toList();
         // Filters print alike on every box of a paper: the newest that was found of them counts.
         Optional<Constant> filters = found.stream()
@@ -118,28 +118,50 @@ public class Rigs {
     }
 
     /** What slates told of the filters of an enlarger on a paper, and of its lag. */
-    public Learned.Answer learned(Paper paper, Enlarger enlarger) {
-        Constants known = found(enlarger, "", paper);
-        return learned.of(paper, enlarger.id(), known.filters(paper.id(), enlarger.id()), known.lag(enlarger));
+    public Learned.Gathered learned(Paper paper, Enlarger enlarger) {
+        return learned(found(enlarger, "", paper), enlarger, paper, "");
     }
 
-    private Constants learned(Constants known, Enlarger enlarger, Paper paper) {
-        Known lag = known.lag(enlarger);
-        Learned.Answer answer = learned.of(paper, enlarger.id(), known.filters(paper.id(), enlarger.id()), lag);
-        FilterTable filters = answer.told().filters();
-        if (answer.slates() == 0) {
+    private Learned.Gathered learned(Constants known, Enlarger enlarger, Paper paper, String butSlateId) {
+        return learned.of(new Learned.Asked(
+                paper.name(),
+                enlarger.id(),
+                butSlateId,
+                known.filters(paper.id(), enlarger.id()),
+                known.lag(enlarger)));
+    }
+
+    /** With what other slates told: what its own tests say is weighed with these, and not twice. */
+    private Constants withLearned(Constants known, Enlarger enlarger, Paper paper, String butSlateId) {
+        Learned.Gathered told = learned(known, enlarger, paper, butSlateId);
+        if (told.slates() == 0) {
             return known;
         }
-        StoredConstant table = FilterConstants.of(filters);
-        SlateEvidence.Lag off = answer.told().lag();
-        return known.with(new Stood.StoodConstant(
-                paper.id(),
-                enlarger.id(),
-                Constants.Name.LEARNED.name(),
-                Constant.MEASURED,
-                "",
+        StoredConstant table = FilterConstants.of(told.told().filters());
+        SlateEvidence.Lag off = told.told().lag();
+        Constants with = known.with(stood(
+                paper,
+                enlarger,
+                Constants.Name.LEARNED,
                 new StoredConstant(
-                        off.offSeconds(), off.limitSeconds(), (double) answer.slates(), table.places(), null)));
+                        off.offSeconds(), off.limitSeconds(), (double) told.slates(), table.places(), null)));
+        return told.guesses().isEmpty()
+                ? with
+                : with.with(stood(
+                        paper,
+                        enlarger,
+                        Constants.Name.GUESSES,
+                        StoredConstant.number(
+                                Math.sqrt(told.guesses().stream()
+                                        .mapToDouble(g -> g * g)
+                                        .average()
+                                        .orElseThrow()),
+                                told.guesses().size())));
+    }
+
+    private static Stood.StoodConstant stood(
+            Paper paper, Enlarger enlarger, Constants.Name name, StoredConstant value) {
+        return new Stood.StoodConstant(paper.id(), enlarger.id(), name.name(), Constant.MEASURED, "", value);
     }
 
     /** As it stood when the sheet was begun; where that was not recorded, with {@code today}'s things. */
@@ -179,7 +201,11 @@ public class Rigs {
 
     /** A rig of before with what is known of its things today. */
     public Rig asKnownToday(Rig stood) {
-        Constants known = known(stood.enlarger(), stood.lens().id(), stood.paper());
+        Constants known = known(
+                stood.enlarger(),
+                stood.lens().id(),
+                stood.paper(),
+                stood.recipe().slateId());
         return new Rig(
                 stood.recipe(),
                 stood.subject(),

@@ -152,6 +152,7 @@ public class SheetAssembler {
                 seen.blacksTone(),
                 seen.lamp(),
                 seen.second(),
+                seen.blackBeyond(),
                 seen.row(),
                 seen.looks(),
                 seen.pictured() != null,

@@ -112,6 +112,7 @@ public final class SheetViews {
             @Nullable String blacksTone,
             @Nullable String lamp,
             @Nullable Boolean second,
+            @Nullable String blackBeyond,
             @Nullable Integer row,
             @Nullable List<Look> looks,
             boolean fromPicture,

@@ -226,7 +226,7 @@ public final class ConstantViews {
                         ALIGNED,
                         Show.number(c.value().value()) + " mm",
                         "± " + Show.number(c.value().limit()) + " mm");
-            case FILTERS, LEARNED -> FilterViews.of(c);
+            case FILTERS, LEARNED, GUESSES -> FilterViews.of(c);
             case HEAD_TABLE -> FilterViews.head(c);
             case BATCH_SPEED ->
                 found(

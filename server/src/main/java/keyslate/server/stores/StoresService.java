@@ -162,7 +162,7 @@ public class StoresService {
     }
 
     private Optional<ConstantView> learned(Paper paper, Enlarger enlarger) {
-        Learned.Answer answer = rigs.learned(paper, enlarger);
+        Learned.Gathered answer = rigs.learned(paper, enlarger);
         return FilterViews.learned(answer.told().filters(), answer.slates(), enlarger);
     }
 

@@ -89,6 +89,67 @@ class TestScenariosHttpTest extends OnATestSlate {
                 .isEqualTo(5);
     }
 
+    /** No patch is black: the grade goes harder by what is missing at least; a black that is there tells more. */
+    @Test
+    void aBlackThatIsNotOnTheStripIsABound() {
+        String slate = slate(frame, grey, 0, Map.of("apertureMark", 8));
+        plan(slate, Map.of("centreSeconds", 10.0, "stepStops", 0.25, "patches", 7));
+        JsonNode sheet = expose(slate, "STRIP");
+        String light = proposal(sheet, Map.of("whitesAt", 2))
+                .get("light")
+                .get("notation")
+                .asString();
+        JsonNode harder = proposal(sheet, Map.of("whitesAt", 2, "blackBeyond", "DARKER"));
+        assertThat(harder.get("light").get("notation").asString()).isNotEqualTo(light);
+        assertThat(harder.get("restsOn").toString()).contains("No patch is black");
+        assertThat(harder.get("headline").asString()).contains("late");
+        JsonNode softer = proposal(sheet, Map.of("whitesAt", 4, "blackBeyond", "LIGHTER"));
+        assertThat(softer.get("headline").asString()).contains("early");
+        assertThat(http().post(
+                                "/api/sheets/" + sheet.get("id").asString() + "/readings/proposal",
+                                Map.of("whitesAt", 2, "blackBeyond", "SIDEWAYS"))
+                        .pointers())
+                .containsExactly("/marks/blackBeyond");
+        take(slate, sheet, Map.of("whitesAt", 2, "blackBeyond", "DARKER"));
+        assertThat(http().slate(slate)
+                        .get("sheets")
+                        .get(0)
+                        .get("decisions")
+                        .get(0)
+                        .get("blackBeyond")
+                        .asString())
+                .isEqualTo("DARKER");
+    }
+
+    /** Two slates whose grade 3 holds the whites a third of a stop later than its set says teach a third one; its own slate is not counted twice, and one that is deleted tells no more. */
+    @Test
+    void whatStripsTellOfFiltersOutlivesTheirSlate() {
+        List<Double> before = carriedToThree();
+        for (int i = 0; i < 3; i++) {
+            String slate = slate(frame, grey, 0, Map.of("apertureMark", 8));
+            plan(slate, Map.of("centreSeconds", 10.0, "stepStops", 1 / 6.0, "patches", 9, "second", "grade 3"));
+            JsonNode sheet = expose(slate, "STRIP");
+            take(slate, sheet, Map.of("whitesAt", 4));
+            take(slate, sheet, Map.of("whitesAt", 6, "row", 2));
+        }
+        List<Double> after = carriedToThree();
+        double stops = Math.log(after.get(0) / before.get(0)) / Math.log(2);
+        assertThat(stops).isBetween(0.25, 0.5);
+        assertThat(http().get("/api/stores").json().toString()).contains("from 3 slates");
+        tidyUp();
+        assertThat(http().get("/api/stores").json().toString()).doesNotContain("from 3 slates");
+    }
+
+    /** Seconds through grade 3 that keep the whites of 10 s through grade 2, as Contrast says on a new slate. */
+    private List<Double> carriedToThree() {
+        String slate = slate(frame, grey, 0, Map.of("apertureMark", 8));
+        ok(http().patch(
+                        "/api/slates/" + slate + "/recipe",
+                        Map.of("version", http().version(slate), "base", Map.of("light", "grade 2", "seconds", 10.0))));
+        JsonNode found = ok(http().post("/api/slates/" + slate + "/contrast/proposal", Map.of("light", "grade 3")));
+        return List.of(found.get("one").get("seconds").asDouble());
+    }
+
     /** One sheet, half through grade 2 and half through grade 4, each as dark: which is right, or what lies between. */
     @Test
     void halfAndHalfAsksWhichHalfIsRight() {

@@ -8,6 +8,13 @@ import keyslate.store.json.ToldMark;
  *
  * @param paperName of the paper they were made on, whatever its box
  * @param lagSeconds that the times were reckoned with
+ * @param guessStops by which the middle of its first strip missed; null where no strip told
  */
 public record SlateMarks(
-        String slateId, String paperName, String enlargerId, double lagSeconds, List<ToldMark> marks, String toldAt) {}
+        String slateId,
+        String paperName,
+        String enlargerId,
+        double lagSeconds,
+        List<ToldMark> marks,
+        Double guessStops,
+        String toldAt) {}

@@ -2,13 +2,20 @@ package keyslate.core.trial.printer;
 
 import java.util.ArrayList;
 import java.util.List;
+import keyslate.core.calibration.BatchReadings;
 import keyslate.core.calibration.ColumnScale;
+import keyslate.core.calibration.FilterReadings;
 import keyslate.core.calibration.LagReadings;
 import keyslate.core.calibration.Measured;
+import keyslate.core.contrast.GradeFilter;
+import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.exposure.Reciprocity;
+import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Magnification;
 import keyslate.core.quantity.Stops;
+import keyslate.core.reading.GradedLights;
+import keyslate.core.reading.SlateEvidence.Tone;
 import keyslate.core.rescale.ExposureChain;
 import keyslate.core.rescale.Known;
 import keyslate.core.rescale.Link;
@@ -18,6 +25,10 @@ import keyslate.core.trial.printer.MoveTable.Side;
 
 /** A print made again with another set-up, as Set up rescales it: with what ships with the application, or after the calibrations by meter and clock. */
 public final class CarryOver {
+    private static final GradedLights LIGHTS = GradedLights.usual(new VariableContrastPaper());
+    /** Filters of one set differ by a tenth of a stop, one standard deviation; what is known of a set as a whole is in its limit already. */
+    private static final double UNMEASURED_STOPS = 0.16;
+
     private final MoveTable table;
     private final boolean calibrated;
 
@@ -45,6 +56,8 @@ public final class CarryOver {
         ExposureTime received = ExposureTime.ofSeconds(table.acceptedSet().inSeconds() - lagBefore.figure());
         double sizeLimit = table.byColumn() ? standAt() : 0;
         List<Link> links = new ArrayList<>(table.sameEnlarger() ? bySizes(sizeLimit) : byMeter());
+        links.add(filter());
+        links.add(table.otherBatch() ? batch() : new Link(Link.Cause.BATCH, Stops.ZERO, Stops.ZERO));
         ExposureTime carried = new ExposureChain(links).apply(received, Reciprocity.NONE);
         links.add(Links.lag(received, lagBefore, carried, lagAfter, table.sameEnlarger()));
         double set = Printers.tenth(carried.inSeconds() + lagAfter.figure());
@@ -75,6 +88,47 @@ public final class CarryOver {
     private List<Link> byMeter() {
         Link meter = Links.meter(table.lux(Side.BEFORE), table.lux(Side.AFTER), Links.METER_STOPS);
         return List.of(meter, new Link(Link.Cause.LAMP, Stops.ZERO, Stops.of(Links.LAMPS.limit())));
+    }
+
+    /** From the filter that stood to the one that stands; under another enlarger both lie in sets of their own, and what each costs against no filter is read where it was calibrated. */
+    private Link filter() {
+        GradeFilter from = table.filter(Side.BEFORE);
+        GradeFilter to = table.filter(Side.AFTER);
+        if (table.sameEnlarger() && from == to) {
+            return Links.filter(0, Stops.ZERO, Stops.ZERO);
+        }
+        if (!calibrated) {
+            double log =
+                    LIGHTS.factorLog(Light.filter(to), Tone.WHITES) - LIGHTS.factorLog(Light.filter(from), Tone.WHITES);
+            return Links.filter(log, open(from), open(to));
+        }
+        GradeFilter against = table.sameEnlarger() ? from : GradeFilter.NONE;
+        FilterReadings.Light after = table.strip(Side.AFTER, to);
+        FilterReadings.Light before = table.strip(Side.BEFORE, from);
+        double log = after.whitesLogSeconds() - before.whitesLogSeconds();
+        double limitFrom = before.limitStops();
+        double limitTo = after.limitStops();
+        if (against == GradeFilter.NONE) {
+            FilterReadings.Light bareAfter = table.strip(Side.AFTER, GradeFilter.NONE);
+            FilterReadings.Light bareBefore = table.strip(Side.BEFORE, GradeFilter.NONE);
+            log += bareBefore.whitesLogSeconds() - bareAfter.whitesLogSeconds();
+            limitFrom = Math.hypot(limitFrom, bareBefore.limitStops());
+            limitTo = Math.hypot(limitTo, bareAfter.limitStops());
+        }
+        return Links.filter(log, Stops.of(limitFrom), Stops.of(limitTo));
+    }
+
+    /** Of a filter of a set that was not measured. */
+    private static Stops open(GradeFilter filter) {
+        return Stops.of(Math.hypot(LIGHTS.limitStops(Light.filter(filter)), UNMEASURED_STOPS));
+    }
+
+    private Link batch() {
+        if (!calibrated) {
+            return Links.batch(Links.BATCH);
+        }
+        Measured more = BatchReadings.more(List.of(table.greys()), FilterReadings.USUAL_UNCERTAINTY);
+        return Links.batch(Known.measured(more.figure(), more.limit()));
     }
 
     private Known lag(Side side) {

@@ -1,9 +1,12 @@
 package keyslate.core.trial.printer;
 
+import keyslate.core.calibration.BatchReadings;
 import keyslate.core.calibration.ColumnReadings;
+import keyslate.core.calibration.FilterReadings;
 import keyslate.core.calibration.LagReadings;
 import keyslate.core.calibration.OpeningReadings;
 import keyslate.core.calibration.PupilReadings;
+import keyslate.core.contrast.GradeFilter;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Magnification;
@@ -45,6 +48,18 @@ public interface MoveTable {
     PupilReadings pupil(Side side);
 
     ColumnReadings column();
+
+    /** The filter of the accepted print, and that of the next one. */
+    GradeFilter filter(Side side);
+
+    /** Whether the paper comes from another box. */
+    boolean otherBatch();
+
+    /** A strip through a filter of that side with nothing in the carrier, read by eye. */
+    FilterReadings.Light strip(Side side, GradeFilter filter);
+
+    /** One grey on the box before, and on the other. */
+    BatchReadings.Pair greys();
 
     /** Puts the head where the scale shows this, mm. */
     void standsAt(double columnReading);

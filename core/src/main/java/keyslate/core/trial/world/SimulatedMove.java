@@ -1,11 +1,15 @@
 package keyslate.core.trial.world;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.Set;
+import keyslate.core.calibration.BatchReadings;
 import keyslate.core.calibration.ColumnReadings;
+import keyslate.core.calibration.FilterReadings;
 import keyslate.core.calibration.LagReadings;
 import keyslate.core.calibration.OpeningReadings;
 import keyslate.core.calibration.PupilReadings;
@@ -32,6 +36,15 @@ import keyslate.core.trial.printer.MoveTable;
 public final class SimulatedMove implements MoveTable {
     private static final VariableContrastPaper PAPER = new VariableContrastPaper();
     private static final GradeFilter GRADE = GradeFilter.G2;
+    private static final List<GradeFilter> GRADES = List.of(
+            GradeFilter.G1, GradeFilter.G1_5, GradeFilter.G2_5, GradeFilter.G3, GradeFilter.G3_5, GradeFilter.G4);
+    private static final double LIGHTEST_MATCH = 0.04;
+    private static final double DARKEST_MATCH = 0.6;
+    private static final double FACTOR_SPREAD = 0.1;
+    private static final double BATCH_SPREAD = 1.0 / 6;
+    /** An eye on a strip of twelfths. */
+    private static final double EYE_STOPS = 1.0 / 24;
+
     private static final int PER_STOP = 2;
     private static final double OPEN = 5.6;
     private static final double SMALLEST = 16;
@@ -52,8 +65,13 @@ public final class SimulatedMove implements MoveTable {
         HEIGHT,
         OPENING,
         LENS,
-        ENLARGER
+        ENLARGER,
+        GRADE,
+        BATCH
     }
+
+    /** The mark is left where it is. */
+    private static final Set<Move> STAYS = Set.of(Move.SIZE, Move.HEIGHT, Move.GRADE, Move.BATCH);
 
     /** An enlarger: how strong its lamp is and of which colour, how long dead, and where its scale begins. */
     private record Stand(double stops, double kelvin, double lag, double columnOffsetMm) {}
@@ -70,6 +88,10 @@ public final class SimulatedMove implements MoveTable {
     private final double focalAfter;
     private final double accepted;
     private final SimulatedMeter meter;
+    private final Map<Side, Map<GradeFilter, Double>> sets = new LinkedHashMap<>();
+    private final GradeFilter gradeAfter;
+    private final boolean otherBatch;
+    private final double batchStops;
     private Magnification stood;
 
     public SimulatedMove(long seed) {
@@ -89,13 +111,72 @@ public final class SimulatedMove implements MoveTable {
         focalAfter = sameLens ? focal : FOCAL_MM[1 - which];
         List<ApertureMark> ring = ApertureMark.ring(OPEN, SMALLEST, PER_STOP);
         for (Side side : Side.values()) {
-            boolean stays = side == Side.AFTER && (move == Move.SIZE || move == Move.HEIGHT);
+            boolean stays = side == Side.AFTER && STAYS.contains(move);
             marks.put(side, stays ? marks.get(Side.BEFORE) : ring.get((int) fate.even(0, ring.size())));
             sizes.put(side, Magnification.of(fate.even(LEAST_SIZE, MOST_SIZE)));
         }
         stood = sizes.get(Side.AFTER);
         accepted = Math.rint(10 * fate.even(8, 25)) / 10;
         meter = new SimulatedMeter(fate.seed());
+        // Another enlarger has a filter set of its own; a grade is changed under the same one.
+        gradeAfter = move == Move.GRADE ? GRADES.get((int) fate.even(0, GRADES.size())) : GRADE;
+        double match = fate.even(LIGHTEST_MATCH, DARKEST_MATCH);
+        Map<GradeFilter, Double> set = set(match);
+        sets.put(Side.BEFORE, set);
+        sets.put(Side.AFTER, sameEnlarger ? set : set(fate.even(LIGHTEST_MATCH, DARKEST_MATCH)));
+        otherBatch = move == Move.BATCH;
+        batchStops = otherBatch ? fate.bell(BATCH_SPREAD) : 0;
+    }
+
+    /** log10 of the seconds through each filter of a set for whites that just hold, as its own tone is matched and each is off. */
+    private Map<GradeFilter, Double> set(double match) {
+        Map<GradeFilter, Double> set = new EnumMap<>(GradeFilter.class);
+        set.put(GradeFilter.NONE, PAPER.logTimeThrough(VariableContrastPaper.HIGHLIGHT_NET, GradeFilter.NONE));
+        for (GradeFilter filter : GradeFilter.set()) {
+            double nominal = PAPER.logTimeThrough(VariableContrastPaper.HIGHLIGHT_NET, filter);
+            double ratio = PAPER.lightThrough(filter).ratio();
+            // Matched at its own tone, all filters take there what they take in the model at net 0.6.
+            double moved = PAPER.logBlueFor(VariableContrastPaper.SPEED_NET, ratio) - PAPER.logBlueFor(match, ratio);
+            set.put(filter, nominal + moved + Stops.of(fate.bell(FACTOR_SPREAD)).toLogExposure());
+        }
+        return set;
+    }
+
+    @Override
+    public GradeFilter filter(Side side) {
+        return side == Side.BEFORE ? GRADE : gradeAfter;
+    }
+
+    @Override
+    public boolean otherBatch() {
+        return otherBatch;
+    }
+
+    @Override
+    public FilterReadings.Light strip(Side side, GradeFilter filter) {
+        double white =
+                sets.get(side).get(filter) + Stops.of(fate.bell(EYE_STOPS)).toLogExposure();
+        double black = sets.get(side).get(filter)
+                + PAPER.rangeThrough(filter) / 100
+                + Stops.of(fate.bell(EYE_STOPS)).toLogExposure();
+        return FilterReadings.byEye(
+                ExposureTime.ofSeconds(10 * Math.pow(10, white)),
+                ExposureTime.ofSeconds(10 * Math.pow(10, black)),
+                FilterReadings.USUAL_UNCERTAINTY);
+    }
+
+    @Override
+    public BatchReadings.Pair greys() {
+        ExposureTime ten = ExposureTime.ofSeconds(10);
+        return new BatchReadings.Pair(
+                ten.plus(Stops.of(fate.bell(EYE_STOPS))), ten.plus(Stops.of(batchStops + fate.bell(EYE_STOPS))));
+    }
+
+    /** Stops more light that the filter and the box that stand after the move need, against those before it. */
+    private double filterAndBatchStops() {
+        double log =
+                sets.get(Side.AFTER).get(gradeAfter) - sets.get(Side.BEFORE).get(GRADE);
+        return Stops.ofLogExposure(log).inStops() + batchStops;
     }
 
     private Stand stand() {
@@ -231,7 +312,8 @@ public final class SimulatedMove implements MoveTable {
                                 sheet.setSeconds() - stands.get(Side.AFTER).lag()))
                         / Math.log(2)
                 + light(Side.AFTER, stood)
-                - lampStops();
+                - lampStops()
+                - filterAndBatchStops();
         return new PrintError(
                 Math.abs(after - before),
                 OptionalDouble.empty(),
