@@ -9,8 +9,10 @@ public final class PrintEnds {
     /** Net density from which no black is deeper to the eye. */
     public static final double BLOCKED_NET = 0.97 * VariableContrastPaper.NET_MAXIMUM;
 
-    private static final int APART = 8;
-    private static final int BROAD = 3;
+    /** Stripes across a picture, whatever its pixels; of that the dark third. */
+    private static final int STRIPES = 60;
+
+    private static final int LEAST_APART = 4;
     private static final byte IN_WHITE = (byte) 96;
     private static final byte IN_BLACK = (byte) 176;
 
@@ -23,14 +25,16 @@ public final class PrintEnds {
         }
         int bare = ToneEncoding.encode(Math.pow(10, -(VariableContrastPaper.PAPER_WHITE + BARE_NET))) & 0xff;
         int blocked = ToneEncoding.encode(Math.pow(10, -(VariableContrastPaper.PAPER_WHITE + BLOCKED_NET))) & 0xff;
+        int apart = Math.max(LEAST_APART, look.width() / STRIPES);
+        int broad = (apart + 1) / 3;
         byte[] codes = look.samples().clone();
         for (int i = 0; i < codes.length; i++) {
             int x = i % look.width();
             int y = i / look.width();
             int code = codes[i] & 0xff;
-            if (code >= bare && Math.floorMod(x + y, APART) < BROAD) {
+            if (code >= bare && Math.floorMod(x + y, apart) < broad) {
                 codes[i] = IN_WHITE;
-            } else if (code <= blocked && Math.floorMod(x - y, APART) < BROAD) {
+            } else if (code <= blocked && Math.floorMod(x - y, apart) < broad) {
                 codes[i] = IN_BLACK;
             }
         }

@@ -209,6 +209,9 @@ final class ExposureExamples {
                         .density(1)
                         .inLog10());
         formulas.put(
+                "EXP-44",
+                e -> Links.filter(0.1, e.stops("from"), e.stops("to")).limit().inStops());
+        formulas.put(
                 "EXP-43",
                 e -> CheckStrip.first(ExposureTime.ofSeconds(10), List.of(e.stops("one"), e.stops("other")))
                         .step()

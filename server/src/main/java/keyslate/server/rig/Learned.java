@@ -44,10 +44,11 @@ public class Learned {
      * What was told.
      *
      * @param state of what it was computed from
-     * @param slates that told it
+     * @param slates that were tested through more than one filter
+     * @param any whether a slate told anything
      * @param guesses stops by which the first strips of these slates missed
      */
-    public record Gathered(String state, LearnedBench.Told told, int slates, List<Double> guesses) {}
+    public record Gathered(String state, LearnedBench.Told told, int slates, boolean any, List<Double> guesses) {}
 
     Learned(SlateMarksRepository marks) {
         this.marks = marks;
@@ -71,7 +72,8 @@ public class Learned {
         Gathered answer = new Gathered(
                 state,
                 told,
-                slates.size(),
+                (int) slates.stream().filter(Learned::tellsOfFilters).count(),
+                !slates.isEmpty(),
                 slates.stream()
                         .map(SlateMarks::guessStops)
                         .filter(Objects::nonNull)
@@ -81,6 +83,10 @@ public class Learned {
         }
         kept.put(asked, answer);
         return answer;
+    }
+
+    private static boolean tellsOfFilters(SlateMarks slate) {
+        return slate.marks().stream().map(ToldMark::light).distinct().count() > 1;
     }
 
     /** Marks as they would stand had the lag been known then as it is now. */

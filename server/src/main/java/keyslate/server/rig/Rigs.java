@@ -134,7 +134,7 @@ public class Rigs {
     /** With what other slates told: what its own tests say is weighed with these, and not twice. */
     private Constants withLearned(Constants known, Enlarger enlarger, Paper paper, String butSlateId) {
         Learned.Gathered told = learned(known, enlarger, paper, butSlateId);
-        if (told.slates() == 0) {
+        if (!told.any()) {
             return known;
         }
         StoredConstant table = FilterConstants.of(told.told().filters());

@@ -79,6 +79,46 @@ class ContrastIT extends JourneyTest {
     }
 
     @Test
+    void barePaperAndFullBlackAreMarkedOnRequest() {
+        Printer printer = printer();
+        printer.startsSlate("9", "Ends marked", "");
+        printer.goesTo("Contrast");
+        assertThat(printer.verdict()).containsText("Move a thread's end");
+        Locator now = page().getByAltText("The straight print as it stands");
+        assertThat(now).hasAttribute("src", Pattern.compile("side=960$"));
+        page().keyboard().press("m");
+        assertThat(now).hasAttribute("src", Pattern.compile("ends=true"));
+        assertThat(page().getByText("Leave them unmarked")).isVisible();
+        page().getByText("Leave them unmarked").click();
+        assertThat(now).hasAttribute("src", Pattern.compile("side=960$"));
+    }
+
+    /** Two strips on one paper say both times of a split, which is printed in two parts. */
+    @Test
+    void aSplitIsReadFromItsTwoStripsAndPrinted() {
+        Printer printer = printer();
+        printer.startsSlate("9", "Split by strips", "");
+        printer.goesTo("Contrast");
+        page().keyboard().press("t");
+        page().getByText("Plan one strip in two rows").click();
+        assertThat(printer.verdict()).containsText("Two rows of");
+        printer.presses("Expose strip");
+        printer.givesAllLightAndHangs();
+        assertThat(page().getByText("row").first()).isVisible();
+        printer.taps(page().getByTestId("strip-taps"), 0.45, 0.25);
+        printer.presses("Set grade 00");
+        page().keyboard().press("r");
+        page().keyboard().press("k");
+        printer.taps(page().getByTestId("strip-taps"), 0.65, 0.75);
+        printer.presses("Set grade");
+        printer.goesTo("Contrast");
+        page().keyboard().press("t");
+        assertThat(printer.verdict()).containsText("Give ");
+        page().keyboard().press("e");
+        assertThat(page().getByLabel("Enlarger: the standing recipe")).containsText("00 and 5");
+    }
+
+    @Test
     void twoGradesAreLaidHalfAndHalfOnOneSheet() {
         Printer printer = printer();
         printer.startsSlate("9", "Half and half", "");

@@ -6,8 +6,13 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import keyslate.core.contrast.GradeFilter;
+import keyslate.core.contrast.VariableContrastPaper;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
@@ -81,6 +86,75 @@ class StoresIT extends JourneyTest {
         assertThat(page().getByText("Test lens 105").first()).isVisible();
         printer().opens(slate);
         assertThat(page().getByText("Lens, 105 mm")).isVisible();
+    }
+
+    /** A step negative of 21 steps of 0.15 through grade 2 and 4, as a densitometer wrote them down. */
+    @Test
+    void filtersAreReadFromAStepNegativeAndUsedAtContrast() {
+        printer().startsSlate("9", "Filters read", "");
+        String slate = page().url();
+        printer().opens("/stores");
+        thing("Paper", "Pearl").click();
+        panel().getByText("By a step negative").first().click();
+        assertThat(page().getByRole(AriaRole.HEADING).first()).hasText("Filters by a step negative");
+        Locator lines = page().getByLabel("Prints of the step negative");
+        lines.fill("grade 2; 40");
+        assertThat(page().getByText("line 1 needs a light, seconds and densities")
+                        .first())
+                .isVisible();
+        lines.fill(print(GradeFilter.G2, 40, 0) + "\n" + print(GradeFilter.G4, 60, 0.12));
+        assertThat(printer().verdict()).containsText("2 lights on this paper");
+        printer().presses("Keep it");
+        assertThat(panel()).containsText("grade 2 R 1");
+        assertThat(panel()).containsText("grade 4 +");
+        printer().opens(slate);
+        printer().goesTo("Contrast");
+        assertThat(printer().verdict()).containsText("Move a thread's end");
+        page().keyboard().press("h");
+        page().keyboard().press("h");
+        page().keyboard().press("h");
+        assertThat(printer().verdict()).containsText("Set grade 4");
+        printer().verdict().getByText("What this rests on").click();
+        assertThat(printer().verdict()).containsText("as sheets of this bench told");
+        assertThat(printer().verdict()).containsText("Doubling for each grade from 3 on would take × 2.00");
+    }
+
+    private static String print(GradeFilter filter, double seconds, double slower) {
+        VariableContrastPaper paper = new VariableContrastPaper();
+        VariableContrastPaper.FilterLight light = paper.lightThrough(filter);
+        return filter.written() + "; " + seconds + "; "
+                + IntStream.range(0, 21)
+                        .mapToObj(i -> String.format(
+                                Locale.ROOT,
+                                "%.2f",
+                                0.06
+                                        + paper.netDensityAt(
+                                                Math.log10(seconds) - i * 0.15 - slower + light.blueLog(),
+                                                light.ratio())))
+                        .collect(Collectors.joining("; "));
+    }
+
+    /** A new box is compared with another one by one grey; a print of that one made on this box takes its time along. */
+    @Test
+    void aNewBoxIsComparedWithTheOneBefore() {
+        printer().opens("/stores");
+        printer().presses("Add a box of paper");
+        printer().field("Name").fill("Test Pearl, box 4");
+        printer().field("Long side").fill("25.4");
+        printer().field("Short side").fill("20.3");
+        printer().presses("Put it on the shelf");
+        assertThat(panel().getByRole(AriaRole.HEADING).first()).hasText("Test Pearl, box 4");
+        printer().presses("Compare with another box");
+        assertThat(page().getByRole(AriaRole.HEADING).first()).hasText("This box beside another");
+        page().getByLabel("Grey 1, This box, s").fill("much");
+        assertThat(page().getByText("“much” is not a number.").first()).isVisible();
+        page().getByLabel("Grey 1, This box, s").fill("12.6");
+        assertThat(printer().verdict()).containsText("+0.33 stop");
+        page().keyboard().press("Tab");
+        printer().presses("Keep it");
+        assertThat(panel()).containsText("Needs more light than the other box");
+        panel().getByText("Take back").click();
+        assertThat(panel()).not().containsText("Needs more light than the other box");
     }
 
     @Test

@@ -14,7 +14,6 @@ import keyslate.core.contrast.HeadTable;
 import keyslate.core.contrast.SplitByStrips;
 import keyslate.core.contrast.SplitExposure;
 import keyslate.core.contrast.VariableContrastPaper;
-import keyslate.core.exposure.ApertureMark;
 import keyslate.core.exposure.CheckStrip;
 import keyslate.core.exposure.LampLag;
 import keyslate.core.exposure.PatchPick;
@@ -35,7 +34,6 @@ import keyslate.core.reading.SlateEvidence.Lag;
 import keyslate.core.reading.SlateEvidence.Mark;
 import keyslate.core.reading.SlateEvidence.Tone;
 import keyslate.core.rescale.Links;
-import keyslate.core.script.ExposureStep;
 import keyslate.core.script.LampWay;
 import keyslate.core.script.Settings;
 import keyslate.core.script.SheetPatches;
@@ -61,9 +59,7 @@ import keyslate.core.trial.printer.TestTable.Given;
 public final class MonoByTests {
     private static final ExposureTime GUESS = ExposureTime.ofSeconds(10);
     private static final VariableContrastPaper PAPER = new VariableContrastPaper();
-    private static final List<ApertureMark> RING = ApertureMark.ring(2.8, 45, 2);
     private static final HeadTable HEAD = HeadTable.generic(PAPER, HeadTable.Way.SINGLE);
-    private static final ApertureMark REFERENCE = ApertureMark.ofEngraved(8, 2);
     private static final Length SIZE = Length.ofMm(20);
     private static final Stops OF_A_SHEET = Stops.ofFraction(1, 2);
     private static final double SHORTEST = 1.5;
@@ -129,7 +125,7 @@ public final class MonoByTests {
     public record Slate(List<Print> prints, List<Mark> marks, Optional<Stops> guessOff) {}
 
     private record Seen(
-            Tone tone, Light light, ExposureTime time, Stops limit, int lampOns, ApertureMark mark, Bound bound) {}
+            Tone tone, Light light, ExposureTime time, Stops limit, int lampOns, LensOfTests lens, Bound bound) {}
 
     private final TestTable table;
     private final Kind kind;
@@ -139,7 +135,7 @@ public final class MonoByTests {
     private final List<Seen> seen = new ArrayList<>();
     private final List<Print> stood = new ArrayList<>();
     private Light light = Light.filter(GradeFilter.G2);
-    private ApertureMark mark = REFERENCE;
+    private LensOfTests lens = LensOfTests.atReference();
     private ExposureTime base = GUESS;
     /** The filter on the other side of the exact grade, for a second row. */
     private Optional<Light> beside = Optional.empty();
@@ -233,8 +229,8 @@ public final class MonoByTests {
     private TestRig rig() {
         return new TestRig(
                 light,
-                mark,
-                RING,
+                lens.mark(),
+                LensOfTests.RING,
                 kind == Kind.PRESSES ? LampWay.MY_TIMER : LampWay.SWITCHED,
                 TimerSteps.tenths(),
                 lag(),
@@ -259,21 +255,7 @@ public final class MonoByTests {
     /** Makes a test and reads it; the plan that follows, or none when it is settled. */
     private Optional<TestPlan> test(TestPlan plan) {
         TestScript script = workable(plan);
-        List<SheetPatches.Patch> patches = SheetPatches.of(script.steps(), lag(), new SheetPatches.StepLight() {
-                    @Override
-                    public double received(ExposureStep step) {
-                        return step.receivedSeconds(lag());
-                    }
-
-                    @Override
-                    public double openingFactor(ExposureStep step) {
-                        ApertureMark other = ApertureMark.ofEngraved(step.opening(), 2);
-                        return mark.trueNumber()
-                                .lightChangeTo(other.trueNumber())
-                                .toFactor();
-                    }
-                })
-                .patches();
+        List<SheetPatches.Patch> patches = lens.patches(script, lag());
         if (plan instanceof GuessPlan) {
             return sheet(patches.get(0), given(patches.get(0)));
         }
@@ -390,22 +372,13 @@ public final class MonoByTests {
 
     private Print part(Light through, double receivedSeconds, Optional<Print> hard) {
         double set = receivedSeconds > 0 ? receivedSeconds + lag().inSeconds() : 0;
-        return new Print(through.toFilter(), Printers.tenth(set), set > 0 ? 1 : 0, closed(), hard);
-    }
-
-    private double closed() {
-        return Math.rint(2
-                        * REFERENCE
-                                .trueNumber()
-                                .lightChangeTo(mark.trueNumber())
-                                .inStops())
-                / -2;
+        return new Print(through.toFilter(), Printers.tenth(set), set > 0 ? 1 : 0, lens.closed(), hard);
     }
 
     private Optional<TestPlan> sheet(SheetPatches.Patch patch, Given given) {
         double more = Math.rint(-6 * table.tooDark(light.toFilter(), given)) / 6;
         ExposureTime right = ExposureTime.ofSeconds(patch.receivedSeconds()).plus(Stops.of(more));
-        seen.add(new Seen(Tone.WHITES, light, right, OF_A_SHEET, 1, mark, Bound.AT));
+        seen.add(new Seen(Tone.WHITES, light, right, OF_A_SHEET, 1, lens, Bound.AT));
         return advised();
     }
 
@@ -438,28 +411,12 @@ public final class MonoByTests {
                 looks.limit(end ? half.times(AT_AN_END) : half),
                 patches.get((int) Math.round(place < 0 ? 0 : Math.min(patches.size() - 1, place)))
                         .lampOns(),
-                mark,
+                lens,
                 bound));
     }
 
     private Given given(SheetPatches.Patch patch) {
-        double factor = mark.trueNumber()
-                .lightChangeTo(
-                        ApertureMark.ofEngraved(patch.step().opening(), 2).trueNumber())
-                .toFactor();
-        double share = patch.sector().isPresent()
-                ? WedgeDisc.USUAL.share(patch.sector().getAsInt())
-                : 1;
-        double lamp = patch.receivedSeconds() / factor / share;
-        double closed = Math.rint(2
-                        * REFERENCE
-                                .trueNumber()
-                                .lightChangeTo(
-                                        ApertureMark.ofEngraved(patch.step().opening(), 2)
-                                                .trueNumber())
-                                .inStops())
-                / -2;
-        return new Given(lamp + patch.lampOns() * lag().inSeconds(), patch.lampOns(), closed, share);
+        return lens.given(patch, lag());
     }
 
     /** Closes the lens by whole stops until no burst is too short to repeat, or opens it when it would take ten minutes. */
@@ -479,16 +436,14 @@ public final class MonoByTests {
 
     /** Moves the lens by a stop, time and all. */
     private boolean moved(int stops) {
-        int at = RING.indexOf(mark) + 2 * stops;
-        if (at < 0 || at >= RING.size()) {
-            return false;
-        }
-        ApertureMark next = RING.get(at);
-        Stops more = next.trueNumber().lightChangeTo(mark.trueNumber());
-        base = base.plus(more);
-        hardCentre = hardCentre.map(t -> t.plus(more));
-        mark = next;
-        return true;
+        Optional<LensOfTests> next = lens.moved(stops);
+        next.ifPresent(to -> {
+            Stops more = to.moreThan(lens);
+            base = base.plus(more);
+            hardCentre = hardCentre.map(t -> t.plus(more));
+            lens = to;
+        });
+        return next.isPresent();
     }
 
     /** What all readings so far say; then the strip that settles what they leave open. */
@@ -538,10 +493,10 @@ public final class MonoByTests {
     private List<Mark> marks() {
         return seen.stream()
                 .map(s -> {
-                    Stops change = mark.trueNumber().lightChangeTo(s.mark().trueNumber());
+                    Stops change = lens.moreThan(s.lens());
                     ExposureTime time = s.time().plus(change);
                     double opened =
-                            s.mark().equals(mark) ? 0 : Math.hypot(Links.OPENING.limit(), Links.OPENING.limit());
+                            s.lens().equals(lens) ? 0 : Math.hypot(Links.OPENING.limit(), Links.OPENING.limit());
                     return new Mark(
                             s.tone(),
                             s.light(),
@@ -563,6 +518,6 @@ public final class MonoByTests {
         }
         int ons = seen.isEmpty() ? 1 : printedIn();
         double each = Printers.tenth(base.inSeconds() / ons + lag().inSeconds());
-        return new Print(light.toFilter(), each * ons, ons, closed(), Optional.empty());
+        return new Print(light.toFilter(), each * ons, ons, lens.closed(), Optional.empty());
     }
 }
