@@ -56,7 +56,8 @@ function Contrast({ slate, edit }: SlateContext) {
       ...now,
       threads: [],
       school: undefined,
-      light: beside(lights, found?.one.light.notation ?? slate.base.light.notation, by),
+      // From what was asked last, whether or not it was answered yet: quick presses all count.
+      light: beside(lights, now.light ?? found?.one.light.notation ?? slate.base.light.notation, by),
     }));
   const more = (by: number) =>
     setAsked((now) => ({ ...now, moreStops: Math.max(-3, Math.min(3, (now.moreStops ?? 0) + by)) }));

@@ -1,7 +1,7 @@
 import { Choice } from "../../shared/ui/Choice";
 import type { Schemas, SlateView } from "../../shared/api/client";
 import { seconds } from "../../shared/units/format";
-import type { Asked, Proposal } from "./contrast";
+import { type Asked, NO_FILTER, type Proposal } from "./contrast";
 
 type School = NonNullable<Asked["school"]>;
 type Strip = Schemas["StripView"];
@@ -28,7 +28,9 @@ export function TwoFilters(props: {
   const soft = of(asked.soft ?? "grade 00");
   const hard = of(asked.hard ?? "grade 5");
   const whole = soft?.whitesSeconds !== undefined && hard?.blacksSeconds !== undefined;
-  const options = props.slate.medium.lights.map((l) => ({ value: l, label: l.replace("grade ", "") }));
+  const options = props.slate.medium.lights
+    .filter((l) => l !== NO_FILTER)
+    .map((l) => ({ value: l, label: l.replace("grade ", "") }));
   return (
     <>
       <div className="field-row">

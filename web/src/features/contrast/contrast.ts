@@ -42,7 +42,7 @@ export function firstAsked(
 
 /** The next light of a row of filters, harder or softer; the same at its end. */
 /** Nothing in the beam: not harder or softer than a filter, but more light. */
-const NO_FILTER = "no filter";
+export const NO_FILTER = "no filter";
 
 export function beside(lights: readonly string[], light: string, by: 1 | -1): string {
   const filters = lights.filter((l) => l !== NO_FILTER);

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.LoadState;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -37,6 +38,8 @@ class ContrastIT extends JourneyTest {
         printer.startsSlate("9", "By threads", "");
         printer.goesTo("Contrast");
         assertThat(printer.verdict()).containsText("Move a thread's end");
+        // The threads lie under the pictures: their place stands once those do.
+        page().waitForLoadState(LoadState.NETWORKIDLE);
         Locator end = end("a shadow");
         BoundingBox box = end.boundingBox();
         page().mouse().move(box.x + box.width / 2, box.y + box.height / 2);
@@ -48,6 +51,7 @@ class ContrastIT extends JourneyTest {
         assertThat(printer.verdict()).containsText("Move a thread's end");
         assertThat(part("Filter")).doesNotContain("2½");
         page().reload();
+        assertThat(printer.verdict()).containsText("Move a thread's end");
         assertThat(part("Filter")).doesNotContain("2½");
         page().keyboard().press("u");
         assertThat(page().getByLabel("Enlarger: the standing recipe")).containsText("2½");
@@ -99,23 +103,35 @@ class ContrastIT extends JourneyTest {
         Printer printer = printer();
         printer.startsSlate("9", "Split by strips", "");
         printer.goesTo("Contrast");
+        assertThat(printer.verdict()).containsText("Move a thread's end");
         page().keyboard().press("t");
         page().getByText("Plan one strip in two rows").click();
         assertThat(printer.verdict()).containsText("Two rows of");
         printer.presses("Expose strip");
-        printer.givesAllLightAndHangs();
-        assertThat(page().getByText("row").first()).isVisible();
-        printer.taps(page().getByTestId("strip-taps"), 0.45, 0.25);
+        printer.givesAllLightAndFixes();
+        Locator strip = page().getByTestId("strip-taps");
+        printer.taps(strip, 0.45, 0.25);
         printer.presses("Set grade 00");
+        assertThat(page().getByText("Not read yet: the lower one.")).isVisible();
         page().keyboard().press("r");
         page().keyboard().press("k");
-        printer.taps(page().getByTestId("strip-taps"), 0.65, 0.75);
+        printer.taps(strip, 0.65, 0.75);
         printer.presses("Set grade");
+        assertThat(page().getByText("Both are read, and both count.")).isVisible();
         printer.goesTo("Contrast");
+        assertThat(page().getByText("Computed from")).isVisible();
         page().keyboard().press("t");
+        page().getByLabel("Put together").click();
+        page().getByTitle("both tones exact").click();
         assertThat(printer.verdict()).containsText("Give ");
+        printer.verdict().getByText("What this rests on").click();
+        assertThat(printer.verdict()).containsText("(CON-21)");
         page().keyboard().press("e");
         assertThat(page().getByLabel("Enlarger: the standing recipe")).containsText("00 and 5");
+        printer.goesTo("Print");
+        printer.presses("Expose print");
+        printer.givesAllLightAndFixes();
+        assertThat(page().getByText("through grade 00, then").first()).isVisible();
     }
 
     @Test
