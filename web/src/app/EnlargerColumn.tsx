@@ -57,6 +57,9 @@ export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<Reci
         value={
           <span className="part-value large">
             {base.parts.length > 1 ? partLights(base.parts) : <LightName light={base.light} large />}
+            {base.dials !== undefined && base.parts.length === 1 && (
+              <span className="part-note">{base.dials}</span>
+            )}
           </span>
         }
         differs={differs("light")}

@@ -146,7 +146,7 @@ public final class KeySlate {
                 options.number("--steady", 0, 100, 0),
                 options.has(JSON),
                 options.has("--foreign") ? TrialReport.World.FOREIGN : TrialReport.World.USUAL,
-                options.number("--bench", 1, BenchTrial.MOST_SLATES, 0));
+                options.has("--bench") ? options.number("--bench", 1, BenchTrial.MOST_SLATES, 1) : 0);
     }
 
     private static Attack.Asked attack(String[] args) {

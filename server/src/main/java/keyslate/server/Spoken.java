@@ -3,6 +3,7 @@ package keyslate.server;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import keyslate.core.contrast.GradeFilter;
 import keyslate.core.light.Light;
 
 /**
@@ -83,6 +84,9 @@ public final class Spoken {
     }
 
     private Spoken grade(Light light) {
+        if (light.toFilter() == GradeFilter.NONE) {
+            return say("no-filter");
+        }
         say("set-grade");
         String label = light.toFilter().label();
         if ("00".equals(label)) {

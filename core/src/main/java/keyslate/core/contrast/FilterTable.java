@@ -62,14 +62,17 @@ public record FilterTable(GradeFilter reference, Map<GradeFilter, Entry> entries
         return entries.isEmpty();
     }
 
-    /** This where it knows a filter, else the other. Both have to have the same reference, or one nothing at all. */
+    /** This where it knows a filter, else the other, compared with one filter that both know; where there is none the other alone. */
     public FilterTable over(FilterTable other) {
         if (isEmpty() || other.isEmpty()) {
             return isEmpty() ? other : this;
         }
-        FilterTable same = other.against(reference).orElse(NOTHING);
+        Optional<FilterTable> same = other.against(reference);
+        if (same.isEmpty()) {
+            return against(other.reference).map(t -> t.over(other)).orElse(other);
+        }
         Map<GradeFilter, Entry> both = new EnumMap<>(GradeFilter.class);
-        both.putAll(same.entries);
+        both.putAll(same.get().entries);
         both.putAll(entries);
         return new FilterTable(reference, both, closed || other.closed);
     }

@@ -91,6 +91,14 @@ class MeasuredFiltersTest {
         assertThat(both.reference()).isEqualTo(GradeFilter.G4);
         assertThat(both.of(GradeFilter.G2).orElseThrow().whitesLog()).isCloseTo(-0.4, within(1e-12));
         assertThat(both.of(GradeFilter.G4).orElseThrow().isoRange()).isEqualTo(71);
+        FilterTable apart = new FilterTable(GradeFilter.G0, Map.of(GradeFilter.G0, new Entry(0, 0, 150, 1)));
+        assertThat(apart.over(measured)).as("nothing to compare with").isEqualTo(measured);
+        FilterTable otherWay = new FilterTable(
+                GradeFilter.G5,
+                Map.of(GradeFilter.G5, new Entry(0, 0, 50, 2), GradeFilter.G2, new Entry(-0.5, 0.05, 111, 1)));
+        assertThat(otherWay.over(measured).reference()).isEqualTo(GradeFilter.G2);
+        assertThat(otherWay.over(measured).of(GradeFilter.G5).orElseThrow().whitesLog())
+                .isCloseTo(0.5, within(1e-12));
         assertThat(FilterTable.NOTHING.over(measured)).isEqualTo(measured);
         assertThat(measured.over(FilterTable.NOTHING)).isEqualTo(measured);
         assertThatThrownBy(() -> new FilterTable(GradeFilter.G1, measured.entries()))

@@ -1,6 +1,7 @@
 package keyslate.server.rig;
 
 import java.util.Optional;
+import java.util.stream.Stream;
 import keyslate.core.contrast.FilterTable;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.light.Light;
@@ -33,6 +34,29 @@ public final class Grades {
                         .isEmpty())
                 .<SlateEvidence.LightModel>map(head -> HeadLights.of(new VariableContrastPaper(), head))
                 .orElseGet(() -> GradedLights.usual(paper(rig)));
+    }
+
+    /** What the dials of a rig's head stand at for a light, such as "magenta 31"; none where grades are made by filters. */
+    public static Optional<String> dials(Rig rig, Light light) {
+        if (!(rig.medium().core() instanceof Monochrome)) {
+            return Optional.empty();
+        }
+        return rig.constants()
+                .head(rig.enlarger().id())
+                .flatMap(head -> head.of(light.toFilter()))
+                .map(s -> {
+                    String yellow = s.yellow() > 0 ? "yellow " + Math.round(s.yellow()) : "";
+                    String magenta = s.magenta() > 0 ? "magenta " + Math.round(s.magenta()) : "";
+                    String both = String.join(
+                            ", ",
+                            Stream.of(yellow, magenta).filter(t -> !t.isEmpty()).toList());
+                    return both.isEmpty() ? "dials at 0" : both;
+                });
+    }
+
+    /** A light as it is set: with its dials, where grades are made by them. */
+    public static String written(Rig rig, Light light) {
+        return light.notation() + dials(rig, light).map(d -> ", " + d).orElse("");
     }
 
     /** How far the factor of time between two of its filters may be off, where both were measured or learned; none else. */

@@ -4,15 +4,18 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.exposure.LampLag;
+import keyslate.core.light.Light;
 import keyslate.core.script.Cue;
 import keyslate.core.script.ExposureStep;
 import keyslate.core.script.LampWay;
 import keyslate.core.script.Phase;
 import keyslate.core.test.TestPlan;
 import keyslate.server.Show;
+import keyslate.server.rig.Grades;
 import keyslate.server.rig.LightView;
 import keyslate.server.rig.Rig;
 import keyslate.server.sheet.SheetViews.PhaseView;
@@ -37,6 +40,7 @@ public final class StepWords {
      * @param blackout whether nothing can be seen there
      * @param ring engraved marks of the lens from the widest on, which clicks are counted along
      * @param plan the test that a test's steps are of
+     * @param written a light as it is set, with the dials of a grade
      */
     record Around(
             Recipe.Local local,
@@ -46,7 +50,8 @@ public final class StepWords {
             boolean burns,
             boolean blackout,
             List<Double> ring,
-            TestPlan plan) {
+            TestPlan plan,
+            Function<Light, String> written) {
         static Around of(Rig rig) {
             return new Around(
                     rig.recipe().local(),
@@ -56,7 +61,8 @@ public final class StepWords {
                     rig.way() == LampWay.BURNS,
                     rig.medium().isBlackout(),
                     rig.ring().stream().map(ApertureMark::engraved).toList(),
-                    rig.recipe().test());
+                    rig.recipe().test(),
+                    light -> Grades.written(rig, light));
         }
     }
 
@@ -114,7 +120,7 @@ public final class StepWords {
     private String before(ExposureStep step) {
         List<String> settings = new ArrayList<>();
         if (step.cues().contains(Cue.CHANGE_LIGHT)) {
-            settings.add("set " + step.light().notation());
+            settings.add("set " + facts.around().written().apply(step.light()));
         }
         if (step.cues().contains(Cue.SET_TIMER)) {
             settings.add("set the timer to " + Show.seconds(step.set().inSeconds()));

@@ -9,6 +9,7 @@ import keyslate.core.size.Blades;
 import keyslate.core.size.Placement;
 import keyslate.core.size.PrintFit;
 import keyslate.server.recipe.StartingTime;
+import keyslate.server.rig.Grades;
 import keyslate.server.rig.LightView;
 import keyslate.server.rig.Rig;
 import keyslate.server.sheet.SheetViews.RectView;
@@ -40,6 +41,7 @@ final class SetupViews {
         Recipe.Base base = rig.recipe().base();
         return new BaseView(
                 LightView.of(rig.light()),
+                Grades.dials(rig, rig.light()).orElse(null),
                 rig.base().inSeconds(),
                 setSeconds(rig, rig.base()),
                 rig.exposure().parts().stream()

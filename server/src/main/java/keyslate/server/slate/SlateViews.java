@@ -139,11 +139,13 @@ public final class SlateViews {
     /**
      * The base exposure: light, received seconds, what the timer is set to for it, and where it comes from.
      *
+     * @param dials what the dials of the head stand at for it, such as "magenta 31"; left out where grades are made by filters
      * @param parts all lights with their seconds in the order they are given; one as a rule, which {@code light} and {@code seconds} are of
      * @param presses how many equal exposures of {@code setSeconds} it is given in
      */
     public record BaseView(
             LightView light,
+            @Nullable String dials,
             double seconds,
             double setSeconds,
             List<BasePartView> parts,

@@ -170,6 +170,22 @@ class FiltersHttpTest extends ApplicationTest {
                     .contains("grade 4½")
                     .doesNotContain("grade 5")
                     .doesNotContain("grade 00");
+            http().edit(slate, "base/light", "grade 3");
+            assertThat(http().slate(slate)
+                            .get("standing")
+                            .get("base")
+                            .get("dials")
+                            .asString())
+                    .startsWith("magenta 3");
+            http().edit(slate, "test/second", "grade 4");
+            assertThat(http().slate(slate)
+                            .get("standing")
+                            .get("test")
+                            .get("script")
+                            .toString())
+                    .contains("Set grade 4, magenta 7");
+            http().edit(slate, "test/second", "");
+            http().edit(slate, "base/light", "grade 2");
             JsonNode three = propose("grade 3");
             assertThat(three.get("dials").get("magenta").asDouble()).isCloseTo(31, within(1.0));
             assertThat(three.get("restsOn").toString()).contains("by the table of this head");
