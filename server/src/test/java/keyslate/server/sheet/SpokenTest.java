@@ -160,7 +160,8 @@ class SpokenTest {
                         false,
                         true,
                         ring.stream().map(ApertureMark::engraved).toList(),
-                        plan));
+                        plan,
+                        Light::notation));
     }
 
     @Test
@@ -192,7 +193,8 @@ class SpokenTest {
         Recipe.Local none = new Recipe.Local(List.of(), LocalWork.Way.values()[0]);
         return StepWords.of(
                         List.of(step),
-                        new StepWords.Around(none, LampLag.NONE, true, redFilter, burns, false, List.of(), ANY))
+                        new StepWords.Around(
+                                none, LampLag.NONE, true, redFilter, burns, false, List.of(), ANY, Light::notation))
                 .get(0)
                 .said();
     }
@@ -239,14 +241,17 @@ class SpokenTest {
         Recipe.Local local = new Recipe.Local(List.of(area("sky"), area("door")), LocalWork.Way.values()[0]);
         return StepWords.of(
                         List.of(step),
-                        new StepWords.Around(local, LampLag.NONE, false, false, false, false, List.of(), ANY))
+                        new StepWords.Around(
+                                local, LampLag.NONE, false, false, false, false, List.of(), ANY, Light::notation))
                 .get(0)
                 .said();
     }
 
     private static List<String> said(List<ExposureStep> steps, TestPlan plan, int step) {
         return StepWords.of(
-                        steps, new StepWords.Around(NO_WORK, LampLag.NONE, false, false, false, false, List.of(), plan))
+                        steps,
+                        new StepWords.Around(
+                                NO_WORK, LampLag.NONE, false, false, false, false, List.of(), plan, Light::notation))
                 .get(step)
                 .said();
     }
