@@ -135,11 +135,16 @@ public final class SimulatedMove implements MoveTable {
         for (GradeFilter filter : GradeFilter.set()) {
             double nominal = PAPER.logTimeThrough(VariableContrastPaper.HIGHLIGHT_NET, filter);
             double ratio = PAPER.lightThrough(filter).ratio();
-            // Matched at its own tone, all filters take there what they take in the model at net 0.6.
-            double moved = PAPER.logBlueFor(VariableContrastPaper.SPEED_NET, ratio) - PAPER.logBlueFor(match, ratio);
+            // Matched at a tone of its own: against grade 2 the others take other times for whites than the model's.
+            double moved =
+                    apart(match, ratio) - apart(match, PAPER.lightThrough(GRADE).ratio());
             set.put(filter, nominal + moved + Stops.of(fate.bell(FACTOR_SPREAD)).toLogExposure());
         }
         return set;
+    }
+
+    private static double apart(double match, double ratio) {
+        return PAPER.logBlueFor(VariableContrastPaper.SPEED_NET, ratio) - PAPER.logBlueFor(match, ratio);
     }
 
     @Override
