@@ -29,6 +29,11 @@ public final class FilterReadings {
     /** A densitometer or scanner is no surer than this. */
     private static final double LEAST_SPREAD = 0.015;
 
+    private static final double SUREST = 0.01;
+    private static final double LEAST_SURE = 2;
+    /** A print that tells less of R tells nothing. */
+    private static final double WIDEST_RANGE = 60;
+
     private static final double FURTHEST_STEP = 0.2;
     private static final double STOP = Math.log10(2);
     private static final VariableContrastPaper PAPER = new VariableContrastPaper();
@@ -44,10 +49,10 @@ public final class FilterReadings {
      *
      * @param whites with nothing in the carrier, the longest time that still looks white, or its place between two
      * @param blacks the first true black
-     * @param uncertainty of each
+     * @param uncertainty of each, 0.01 to 2 stops
      */
     public static Light byEye(ExposureTime whites, ExposureTime blacks, Stops uncertainty) {
-        double u = Check.positive("uncertainty", uncertainty.inStops(), "stops");
+        double u = Check.within("uncertainty", uncertainty.inStops(), SUREST, LEAST_SURE, "stops");
         double range = 100 * Math.log10(blacks.inSeconds() / whites.inSeconds());
         if (!(range > 0)) {
             throw Check.outOfRange("black", "the first true black takes longer than the whites");
@@ -150,9 +155,9 @@ public final class FilterReadings {
         double rangeOfRatio = (PAPER.isoRange(best[1] + SMALL) - PAPER.isoRange(best[1])) / SMALL;
         return new Light(
                 white(best[1]) - best[0],
-                2 * spread * Math.sqrt(Math.max(0, whites)) / STOP,
+                Math.min(LEAST_SURE, 2 * spread * Math.sqrt(Math.max(0, whites)) / STOP),
                 PAPER.isoRange(best[1]),
-                2 * spread * Math.abs(rangeOfRatio) * Math.sqrt(ratioVariance),
+                Math.min(WIDEST_RANGE, 2 * spread * Math.abs(rangeOfRatio) * Math.sqrt(ratioVariance)),
                 residual);
     }
 

@@ -55,6 +55,7 @@ class FilterCalibrationService {
     private static final double USUAL_STEP = 0.15;
     private static final double STOP = Math.log10(2);
     private static final int MOST_CHARACTERS = 20_000;
+    private static final int MOST_LINES = 40;
 
     private final Database database;
     private final StoresRepository stores;
@@ -85,7 +86,7 @@ class FilterCalibrationService {
             errors.add(bySteps ? "/lines" : "/marks", "E_SHAPE", "One filter at least, read whole.");
         }
         errors.throwIfAny();
-        FilterTable read = errors.check("/marks", FilterTable.NOTHING, () -> FilterReadings.table(found.lights()));
+        FilterTable read = errors.check(bySteps ? "/lines" : "/marks", FilterTable.NOTHING, () -> FilterReadings.table(found.lights()));
         errors.throwIfAny();
         // Filters that were read before stay where one of them was read again to compare with.
         FilterTable table = before(paper.id(), enlarger.orElseThrow().id())
@@ -213,6 +214,9 @@ class FilterCalibrationService {
     private static List<String> lines(@Nullable String text) {
         if (text != null && text.length() > MOST_CHARACTERS) {
             throw RefusedException.of("/lines", "E_RANGE", "This is too long.");
+        }
+        if (text != null && text.lines().count() > MOST_LINES) {
+            throw RefusedException.of("/lines", "E_RANGE", "At most " + MOST_LINES + " lines at once.");
         }
         return text == null
                 ? List.of()
