@@ -86,7 +86,8 @@ class FilterCalibrationService {
             errors.add(bySteps ? "/lines" : "/marks", "E_SHAPE", "One filter at least, read whole.");
         }
         errors.throwIfAny();
-        FilterTable read = errors.check(bySteps ? "/lines" : "/marks", FilterTable.NOTHING, () -> FilterReadings.table(found.lights()));
+        FilterTable read = errors.check(
+                bySteps ? "/lines" : "/marks", FilterTable.NOTHING, () -> FilterReadings.table(found.lights()));
         errors.throwIfAny();
         // Filters that were read before stay where one of them was read again to compare with.
         FilterTable table = before(paper.id(), enlarger.orElseThrow().id())
