@@ -137,9 +137,11 @@ class TestScenariosHttpTest extends OnATestSlate {
         List<Double> after = carriedToThree();
         double stops = Math.log(after.get(0) / before.get(0)) / Math.log(2);
         assertThat(stops).isBetween(0.25, 0.5);
-        assertThat(tellingSlates()).isEqualTo(told + 3);
+        // A slate of another test may have told something too, and not yet enough to be shown.
+        long telling = tellingSlates();
+        assertThat(telling).isGreaterThanOrEqualTo(told + 3);
         tidyUp();
-        assertThat(tellingSlates()).isEqualTo(told);
+        assertThat(tellingSlates()).isLessThanOrEqualTo(telling - 3);
     }
 
     /** How many slates tell of filters, over all papers and enlargers, as Stores says. */
