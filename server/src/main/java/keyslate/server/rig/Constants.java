@@ -9,11 +9,9 @@ import keyslate.core.contrast.FilterTable;
 import keyslate.core.contrast.HeadTable;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.exposure.ApertureMark;
-import keyslate.core.exposure.CheckStrip;
 import keyslate.core.exposure.LampLag;
 import keyslate.core.exposure.Reciprocity;
 import keyslate.core.quantity.Check;
-import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Length;
 import keyslate.core.quantity.Magnification;
 import keyslate.core.quantity.QuantityException;
@@ -231,14 +229,6 @@ public record Constants(List<StoodConstant> found) {
                 .or(() -> find(otherId, paperId, Name.BATCH_SPEED)
                         .map(Constants::number)
                         .map(k -> new Known(-k.figure(), k.limit(), k.source())));
-    }
-
-    /** The strip to begin with about a first guess, as far as guesses were off on this bench (EXP-43). */
-    public CheckStrip firstStrip(ExposureTime guess, String paperId, String enlargerId) {
-        return find(paperId, enlargerId, Name.GUESSES)
-                .map(Constants::number)
-                .map(k -> CheckStrip.first(guess, Stops.of(k.figure()), (int) k.limit()))
-                .orElseGet(() -> CheckStrip.first(guess));
     }
 
     /** These, with what was learned of the filters of an enlarger on a paper. */

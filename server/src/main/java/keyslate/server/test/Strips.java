@@ -56,9 +56,7 @@ public final class Strips {
     /** The strip for a negative of which nothing is known (EXP-32); on a timer that is pressed presses of one setting reach as far. */
     public static CoverStripPlan wide(Rig rig, CoverStripPlan now) {
         if (rig.way() != LampWay.MY_TIMER) {
-            CheckStrip first = rig.constants()
-                    .firstStrip(rig.base(), rig.paper().id(), rig.enlarger().id());
-            return now.as(first, room(rig, now.direction()));
+            return now.as(CheckStrip.first(rig.base()), room(rig, now.direction()));
         }
         PatchSeries far = now.series().pressed(PatchSeries.FAR_PRESSES);
         return now.of(
