@@ -42,7 +42,7 @@ export function useAway(run: RunView, happens: Happens) {
 }
 
 /** What there is to count, and what does not wait. */
-export function awayWords(run: RunView): string {
+function awayWords(run: RunView): string {
   const count =
     run.step === undefined
       ? ""
@@ -122,6 +122,22 @@ export function HeldButton(props: { onHeld: () => void; children: ReactNode }) {
     >
       {props.children}
     </button>
+  );
+}
+
+/** Whether one leaves: what is closed first, and what stays. */
+export function AskAway(props: { run: RunView; onLeave: () => void; onStay: () => void }) {
+  return (
+    <Ask
+      label="Leave the darkroom?"
+      words="Close the box, lid on the drum. Count the pieces."
+      small={awayWords(props.run)}
+      yes="All is safe, leave"
+      letter="B"
+      no="Stay"
+      onYes={props.onLeave}
+      onNo={props.onStay}
+    />
   );
 }
 

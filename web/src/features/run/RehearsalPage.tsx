@@ -6,7 +6,7 @@ import { useKeys } from "../../shared/keys/keys";
 import { useHeldKey } from "../../shared/keys/useHeldKey";
 import { prepare, sound, speak } from "../../shared/sound/player";
 import { SAID, vocabulary } from "../../shared/sound/words";
-import { Alarm, Ask, awayWords, useAway, useNoted } from "./Besides";
+import { Alarm, AskAway, useAway, useNoted } from "./Besides";
 import { BigDial } from "./BigDial";
 import { BigSetting } from "./BigSetting";
 import { RunPicture } from "./RunPicture";
@@ -112,25 +112,19 @@ function Rehearsing(props: { slate: SlateView; kind: string }) {
         <p className="run-small" aria-live="polite">
           Clock {speed} ×; <kbd>+</kbd> faster, <kbd>−</kbd> slower
         </p>
-        {away.asked && (
-          <Ask
-            label="Leave the darkroom?"
-            words="Close the box, lid on the drum. Count the pieces."
-            small={awayWords(run)}
-            yes="All is safe, leave"
-            letter="B"
-            no="Stay"
-            onYes={away.leave}
-            onNo={away.stay}
-          />
-        )}
         <div className="run-keys">
-          <button type="button" disabled={!over && next.do === "wait"} onClick={over ? leave : press}>
-            {over ? "Back" : labelOf(next)} <kbd>Space</kbd>
-          </button>
-          <button type="button" onClick={leave}>
-            Leave the rehearsal <kbd>Esc</kbd>
-          </button>
+          {away.asked ? (
+            <AskAway run={run} onLeave={away.leave} onStay={away.stay} />
+          ) : (
+            <>
+              <button type="button" disabled={!over && next.do === "wait"} onClick={over ? leave : press}>
+                {over ? "Back" : labelOf(next)} <kbd>Space</kbd>
+              </button>
+              <button type="button" onClick={leave}>
+                Leave the rehearsal <kbd>Esc</kbd>
+              </button>
+            </>
+          )}
         </div>
       </div>
     </main>

@@ -18,7 +18,7 @@ import { useElapsed } from "./useElapsed";
 import { useFirstKey } from "./useFirstKey";
 import { useFullScreen } from "./useFullScreen";
 import { useGlance } from "./useGlance";
-import { Alarm, Ask, HeldButton, awayWords, useAlarm, useAway, useNoted, useWhenSafe } from "./Besides";
+import { Alarm, Ask, AskAway, HeldButton, useAlarm, useAway, useNoted, useWhenSafe } from "./Besides";
 import { putOnRecord, useBox, useEndRun, useHappened, useIsAsking, useLamp, useRun } from "./useRun";
 import { useRunSounds } from "./useRunSounds";
 import { useTooSoon } from "./useTooSoon";
@@ -223,16 +223,7 @@ function Running(props: { run: RunView; ask: () => Promise<unknown>; onGlance: (
               </button>
             </div>
           ) : away.asked ? (
-            <Ask
-              label="Leave the darkroom?"
-              words="Close the box, lid on the drum. Count the pieces."
-              small={awayWords(run)}
-              yes="All is safe, leave"
-              letter="B"
-              no="Stay"
-              onYes={away.leave}
-              onNo={away.stay}
-            />
+            <AskAway run={run} onLeave={away.leave} onStay={away.stay} />
           ) : whiteAsked && !run.whiteLight.safe ? (
             <Ask
               label="White light all the same?"

@@ -95,6 +95,12 @@ function InLight(props: { run: RunView; before: string; putAway: string }) {
   );
 }
 
+/** What comes next, once: what is done before may end with the same words. */
+function thenWords(then: RunView["script"][number]): string {
+  const { before, words } = then;
+  return before === "" || before.endsWith(words) ? before || words : `${before}. ${words}`;
+}
+
 function times(presses: number): string {
   return presses > 1 ? `, ${String(presses)} times` : "";
 }
@@ -129,8 +135,7 @@ function Lamp(props: { run: RunView; step: number; elapsed: number }) {
         <>
           <p className="run-small then">Then</p>
           <p className="run-then">
-            {then.before !== "" && then.before !== then.words ? `${then.before}. ` : ""}
-            {then.words}, {seconds(then.setSeconds)} s{times(then.presses)}
+            {thenWords(then)}, {seconds(then.setSeconds)} s{times(then.presses)}
           </p>
         </>
       )}

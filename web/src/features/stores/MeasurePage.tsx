@@ -92,7 +92,7 @@ function Measuring(props: { id: string; test: Test; stores: Stores; lens: string
   const texts = test.text !== undefined && (test.ways === undefined || typed.way === "OWN");
   const whole = texts
     ? typed.text.trim() !== ""
-    : test.optional === true
+    : test.pairs === true
       ? readings.length > 1
       : readings.length === lines.length;
   const asked =
@@ -243,7 +243,7 @@ function Measuring(props: { id: string; test: Test; stores: Stores; lens: string
               ? "These readings do not fit together."
               : test.rows.length === 0
                 ? "Nothing is read yet."
-                : test.optional === true
+                : test.pairs === true
                   ? "Two marks of one light at least."
                   : `${String(lines.length - readings.length)} readings to go.`)
           }
@@ -294,7 +294,11 @@ function Readings(props: {
       <tbody>
         {lines.map((line, i) => {
           const label = test.rows[i]?.label ?? `Reading ${String(i + 1)}`;
-          const message = unread(line) ?? problem?.at(`${test.list}/${String(i)}`);
+          const message =
+            unread(line) ??
+            (test.pairs === true
+              ? ofPair(test, lines, i, problem)
+              : problem?.at(`${test.list}/${String(i)}`));
           return (
             <tr key={i} aria-current={i === props.next ? "step" : undefined}>
               <th scope="row">
@@ -349,6 +353,23 @@ function signedHundredths(stops: number): string {
 
 function capital(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+/** Whole pairs are sent, so what is wrong is told by the number of the whole pair; it stands at its second reading. */
+function ofPair(
+  test: Test,
+  lines: readonly Line[],
+  i: number,
+  problem: Problem | undefined,
+): string | undefined {
+  const isRead = (row: number) => (lines[row]?.reading.trim() ?? "") !== "";
+  const first = i - (i % 2);
+  if (isRead(first) !== isRead(first + 1)) {
+    return isRead(i) ? undefined : "Read this too, or leave both out.";
+  }
+  if (i === first || !isRead(i)) return undefined;
+  const before = lines.filter((_, row) => row < first && row % 2 === 0 && isRead(row) && isRead(row + 1));
+  return problem?.at(`${test.list}/${String(before.length)}`);
 }
 
 function unread(line: Line): string | undefined {

@@ -36,8 +36,8 @@ export interface Test {
   rows: readonly Row[];
   /** What is changed besides the thing itself: which lens is on, or which enlarger it sits in. */
   picks?: "lens" | "enlarger" | "box";
-  /** Readings that may be left out: what is whole counts. */
-  optional?: boolean;
+  /** Readings go in twos, and a pair may be left out. */
+  pairs?: boolean;
   /** Lines that are typed or pasted instead of readings. */
   text?: { label: string; hint: string };
   /** One of several ways it is done. */
@@ -219,7 +219,7 @@ const FILTERS: Test = {
   ],
   reading: "Received, s",
   list: "/marks",
-  optional: true,
+  pairs: true,
   rows: LIGHTS.flatMap((light, i) => [
     { label: `${light}, still white`, given: 2 * i },
     { label: `${light}, first true black`, given: 2 * i + 1 },

@@ -123,6 +123,7 @@ function Patches({ slate }: Pick<SlateContext, "slate">) {
   if (patches.length === 0) return null;
   const named = patches.some((p) => p.name !== "");
   const marked = patches.some((p) => p.mark !== "");
+  const inRows = patches.some((p) => p.row > 1);
   return (
     <table className={rowsClass(patches.length)}>
       <thead>
@@ -139,7 +140,7 @@ function Patches({ slate }: Pick<SlateContext, "slate">) {
         {patches.map((p) => (
           <tr key={p.number}>
             <td>{p.number}</td>
-            {named && <td>{p.name}</td>}
+            {named && <td>{inRows ? `${p.name}, ${p.light.notation.replace("grade ", "")}` : p.name}</td>}
             <td>{seconds(p.totalSeconds)} s</td>
             {!marked && (
               <td>{Math.abs(p.stopsFromCentre) < 1 / 24 ? "centre" : stopsWithUnit(p.stopsFromCentre)}</td>

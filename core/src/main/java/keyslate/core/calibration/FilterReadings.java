@@ -1,11 +1,13 @@
 package keyslate.core.calibration;
 
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import keyslate.core.contrast.FilterTable;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.VariableContrastPaper;
+import keyslate.core.numeric.LeastSquares;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Stops;
@@ -35,10 +37,25 @@ public final class FilterReadings {
     private static final double WIDEST_RANGE = 60;
 
     private static final double FURTHEST_STEP = 0.2;
+    /** By so much a densitometer may see a step darker than the one before. */
+    private static final double MOST_RISE = 0.05;
+
+    private static final double TELLS_FROM = 0.05;
+    private static final double TELLS_TO = 0.95 * VariableContrastPaper.NET_MAXIMUM;
+    private static final int LEAST_TELLING = 3;
+    private static final double LOOSE = 1e4;
     private static final double STOP = Math.log10(2);
     private static final VariableContrastPaper PAPER = new VariableContrastPaper();
 
-    /** What was found of one light: log10 seconds for whites, R, limits of both, and what is left of the densities (0 by eye). */
+    /**
+     * What was found of one light.
+     *
+     * @param whitesLogSeconds log10 of the seconds for whites that just hold (net 0.04), as the sheet was printed
+     * @param limitStops of that, 95 %
+     * @param isoRange R
+     * @param limitRange of that, 95 %
+     * @param residual root mean square that the curve leaves of the densities, D; 0 by eye
+     */
     public record Light(
             double whitesLogSeconds, double limitStops, double isoRange, double limitRange, double residual) {}
 
@@ -49,7 +66,8 @@ public final class FilterReadings {
      *
      * @param whites with nothing in the carrier, the longest time that still looks white, or its place between two
      * @param blacks the first true black
-     * @param uncertainty of each, 0.01 to 2 stops
+     * @param uncertainty of each, 0.01 to 2 stops, 95 %
+     * @throws keyslate.core.quantity.QuantityException where black does not take longer than white
      */
     public static Light byEye(ExposureTime whites, ExposureTime blacks, Stops uncertainty) {
         double u = Check.within("uncertainty", uncertainty.inStops(), SUREST, LEAST_SURE, "stops");
@@ -61,31 +79,64 @@ public final class FilterReadings {
     }
 
     /**
+     * Paper white and full black of prints of a step negative.
+     *
+     * @param white density of bare paper, D
+     * @param black deepest density, D
+     */
+    public record Ends(double white, double black) {
+        private static final double LEAST_APART = 1;
+        private static final double FLAT = 0.06;
+        private static final int FLAT_STEPS = 2;
+
+        /**
+         * Of all prints of one paper together: a scale that one of them reaches holds for those that do not.
+         *
+         * @throws keyslate.core.quantity.QuantityException where none of them runs flat in white and in black: their ends would be taken for the paper's
+         */
+        public static Ends of(List<List<Double>> prints) {
+            List<Double> all = prints.stream().flatMap(List::stream).toList();
+            Check.count("densities", all.size(), 5, 10_000);
+            double white = all.stream().mapToDouble(d -> d).min().orElseThrow();
+            double black = all.stream().mapToDouble(d -> d).max().orElseThrow();
+            boolean flat = all.stream().filter(d -> d < white + FLAT).count() >= FLAT_STEPS
+                    && all.stream().filter(d -> d > black - FLAT).count() >= FLAT_STEPS;
+            if (black < white + LEAST_APART || !flat) {
+                throw Check.infeasible(
+                        "densities",
+                        "one print has to run flat in black and in paper white: two steps each, or nobody knows where they end");
+            }
+            return new Ends(white, black);
+        }
+    }
+
+    /**
      * From a print of a step negative.
      *
      * @param time received
-     * @param step density from step to step of the negative, above 0
-     * @param densities of the print, from the negative's clearest step on: falling; 5 at least, from black to paper white
+     * @param step density from step to step of the negative, 0.02 to 0.6 D
+     * @param densities of the print, from the negative's clearest step on: falling; 5 to 60
+     * @param ends of this paper
+     * @throws keyslate.core.quantity.QuantityException where they rise, or hold too little of the curve
      */
-    public static Light bySteps(ExposureTime time, double step, List<Double> densities) {
+    public static Light bySteps(ExposureTime time, double step, List<Double> densities, Ends ends) {
         Check.within("step", step, 0.02, 0.6, "D");
         Check.count("steps", densities.size(), 5, 60);
         densities.forEach(d -> Check.within("density", d, 0, 4, "D"));
-        double white = densities.get(densities.size() - 1);
-        double black = densities.get(0);
-        if (!(black > white + 1)) {
-            throw Check.infeasible(
-                    "densities",
-                    "the print has to reach from black to paper white: begin with the clearest step of the negative");
-        }
         for (int i = 1; i < densities.size(); i++) {
-            if (densities.get(i) > densities.get(i - 1) + FURTHEST_STEP / 4) {
+            if (densities.get(i) > densities.get(i - 1) + MOST_RISE) {
                 throw Check.outOfRange("densities", "they fall from step to step; number " + (i + 1) + " does not");
             }
         }
         double[] nets = densities.stream()
-                .mapToDouble(d -> (d - white) / (black - white) * VariableContrastPaper.NET_MAXIMUM)
+                .mapToDouble(
+                        d -> (d - ends.white()) / (ends.black() - ends.white()) * VariableContrastPaper.NET_MAXIMUM)
                 .toArray();
+        long telling =
+                Arrays.stream(nets).filter(n -> n > TELLS_FROM && n < TELLS_TO).count();
+        if (telling < LEAST_TELLING) {
+            throw Check.infeasible("densities", "three steps at least have to lie between white and black");
+        }
         double[] xs = new double[nets.length];
         for (int i = 0; i < xs.length; i++) {
             xs[i] = Math.log10(time.inSeconds()) - i * step;
@@ -93,45 +144,49 @@ public final class FilterReadings {
         return fitted(xs, nets);
     }
 
+    /** Looked for in a grid, then by least squares from step to step (Gauss and Newton). */
     private static Light fitted(double[] xs, double[] nets) {
-        double[] best = {0, 0};
+        double blue = 0;
+        double ratio = 0;
         double least = Double.POSITIVE_INFINITY;
         for (double r = LEAST_RATIO; r <= MOST_RATIO; r += RATIO_STEP) {
             for (double b = -4; b <= 4; b += BLUE_STEP) {
                 double sum = misfit(xs, nets, b, r);
                 if (sum < least) {
                     least = sum;
-                    best = new double[] {b, r};
+                    blue = b;
+                    ratio = r;
                 }
             }
         }
-        double[][] normal = new double[2][2];
+        LeastSquares.Solution step = step(xs, nets, blue, ratio);
         for (int round = 0; round < ROUNDS; round++) {
-            normal = new double[2][2];
-            double[] right = new double[2];
-            for (int i = 0; i < xs.length; i++) {
-                double here = PAPER.netDensityAt(xs[i] + best[0], best[1]);
-                double[] slope = {
-                    (PAPER.netDensityAt(xs[i] + best[0] + SMALL, best[1]) - here) / SMALL,
-                    (PAPER.netDensityAt(xs[i] + best[0], best[1] + SMALL) - here) / SMALL
-                };
-                for (int a = 0; a < 2; a++) {
-                    for (int c = 0; c < 2; c++) {
-                        normal[a][c] += slope[a] * slope[c];
-                    }
-                    right[a] += slope[a] * (nets[i] - here);
-                }
-            }
-            double determinant = normal[0][0] * normal[1][1] - normal[0][1] * normal[1][0] + 1e-12;
-            double blue = (right[0] * normal[1][1] - right[1] * normal[0][1]) / determinant;
-            double ratio = (right[1] * normal[0][0] - right[0] * normal[1][0]) / determinant;
-            best[0] += Math.max(-FURTHEST_STEP, Math.min(FURTHEST_STEP, blue));
-            best[1] = Math.max(
-                    LEAST_RATIO,
-                    Math.min(MOST_RATIO, best[1] + Math.max(-FURTHEST_STEP, Math.min(FURTHEST_STEP, ratio))));
+            blue += clamped(step.figures()[0], FURTHEST_STEP);
+            ratio = clamped(ratio + clamped(step.figures()[1], FURTHEST_STEP), MOST_RATIO);
+            step = step(xs, nets, blue, ratio);
         }
-        double residual = Math.sqrt(misfit(xs, nets, best[0], best[1]) / xs.length);
-        return found(best, normal, residual);
+        return found(blue, ratio, step, Math.sqrt(misfit(xs, nets, blue, ratio) / xs.length));
+    }
+
+    private static double clamped(double value, double most) {
+        return Math.max(-most, Math.min(most, value));
+    }
+
+    /** Where the fit would go from here, and its covariance for densities that are 1 D off each. */
+    private static LeastSquares.Solution step(double[] xs, double[] nets, double blue, double ratio) {
+        LeastSquares fit = new LeastSquares(2);
+        for (int i = 0; i < xs.length; i++) {
+            double here = PAPER.netDensityAt(xs[i] + blue, ratio);
+            double[] slopes = {
+                (PAPER.netDensityAt(xs[i] + blue + SMALL, ratio) - here) / SMALL,
+                (PAPER.netDensityAt(xs[i] + blue, ratio + SMALL) - here) / SMALL
+            };
+            fit.add(slopes, nets[i] - here, 1);
+        }
+        // Hardest and softest light tell nothing of the ratio: it is held where it is.
+        fit.add(new double[] {0, 1}, 0, LOOSE);
+        fit.add(new double[] {1, 0}, 0, LOOSE);
+        return fit.solve();
     }
 
     private static double misfit(double[] xs, double[] nets, double blue, double ratio) {
@@ -144,20 +199,15 @@ public final class FilterReadings {
     }
 
     /** Limits by the covariance of the fit: of the whites through both unknowns, of R through the ratio. */
-    private static Light found(double[] best, double[][] normal, double residual) {
+    private static Light found(double blue, double ratio, LeastSquares.Solution fit, double residual) {
         double spread = Math.max(LEAST_SPREAD, residual);
-        double determinant = normal[0][0] * normal[1][1] - normal[0][1] * normal[1][0] + 1e-12;
-        double blueVariance = normal[1][1] / determinant;
-        double ratioVariance = normal[0][0] / determinant;
-        double both = -normal[0][1] / determinant;
-        double whitesOfRatio = (white(best[1] + SMALL) - white(best[1])) / SMALL;
-        double whites = blueVariance + whitesOfRatio * whitesOfRatio * ratioVariance - 2 * whitesOfRatio * both;
-        double rangeOfRatio = (PAPER.isoRange(best[1] + SMALL) - PAPER.isoRange(best[1])) / SMALL;
+        double whitesOfRatio = (white(ratio + SMALL) - white(ratio)) / SMALL;
+        double rangeOfRatio = (PAPER.isoRange(ratio + SMALL) - PAPER.isoRange(ratio)) / SMALL;
         return new Light(
-                white(best[1]) - best[0],
-                Math.min(LEAST_SURE, 2 * spread * Math.sqrt(Math.max(0, whites)) / STOP),
-                PAPER.isoRange(best[1]),
-                Math.min(WIDEST_RANGE, 2 * spread * Math.abs(rangeOfRatio) * Math.sqrt(ratioVariance)),
+                white(ratio) - blue,
+                Math.min(LEAST_SURE, 2 * spread * fit.spreadAt(new double[] {-1, whitesOfRatio}) / STOP),
+                PAPER.isoRange(ratio),
+                Math.min(WIDEST_RANGE, 2 * spread * fit.spreadAt(new double[] {0, rangeOfRatio})),
                 residual);
     }
 

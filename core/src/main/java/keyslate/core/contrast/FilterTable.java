@@ -77,6 +77,23 @@ public record FilterTable(GradeFilter reference, Map<GradeFilter, Entry> entries
         return new FilterTable(reference, both, closed || other.closed);
     }
 
+    /**
+     * By how much more the filters that it knows cost than was thought, where they are told against no filter: what putting one in costs is the same for all of a set, so that those it does not know
+     * move along; 0 where they are told against one another.
+     *
+     * @param thought log10 of the time of a filter over no filter's, whites
+     * @return log10
+     */
+    public double filterIn(ToDoubleFunction<GradeFilter> thought) {
+        return reference != GradeFilter.NONE
+                ? 0
+                : entries.entrySet().stream()
+                        .filter(e -> e.getKey() != GradeFilter.NONE)
+                        .mapToDouble(e -> e.getValue().whitesLog() - thought.applyAsDouble(e.getKey()))
+                        .average()
+                        .orElse(0);
+    }
+
     /** The same with every R moved. */
     FilterTable turnedOut(ToDoubleFunction<GradeFilter> softer) {
         Map<GradeFilter, Entry> moved = new EnumMap<>(GradeFilter.class);

@@ -183,7 +183,7 @@ public final class VariableContrastPaper {
     private FilterLight through(GradeFilter filter) {
         FilterTable.Entry entry = measured.of(filter).orElse(null);
         if (entry == null) {
-            return filter == GradeFilter.NONE ? WHITE_LIGHT : nominal(filter.grade());
+            return filter == GradeFilter.NONE ? WHITE_LIGHT : movedAlong(nominal(filter.grade()));
         }
         FilterLight reference = measured.reference() == GradeFilter.NONE
                 ? WHITE_LIGHT
@@ -192,6 +192,16 @@ public final class VariableContrastPaper {
         double logTime = logBlueFor(HIGHLIGHT_NET, reference.ratio()) - reference.blueLog() + entry.whitesLog();
         double blue = logBlueFor(HIGHLIGHT_NET, ratio) - logTime;
         return new FilterLight(blue, blue + ratio);
+    }
+
+    /** A filter that was not measured, in a set of which others were. */
+    private FilterLight movedAlong(FilterLight nominal) {
+        double costs = measured.filterIn(f -> whitesLog(nominal(f.grade())) - whitesLog(WHITE_LIGHT));
+        return new FilterLight(nominal.blueLog() - costs, nominal.greenLog() - costs);
+    }
+
+    private double whitesLog(FilterLight light) {
+        return logBlueFor(HIGHLIGHT_NET, light.ratio()) - light.blueLog();
     }
 
     /** What was measured of its filters. */

@@ -52,7 +52,10 @@ public record GradedLights(VariableContrastPaper paper, double limitStops, doubl
         FilterTable measured = paper.measured();
         return measured.of(filter)
                 .map(e -> halfWay(measured.reference()) + e.whitesLog())
-                .orElseGet(() -> halfWay(filter));
+                .orElseGet(() -> halfWay(filter)
+                        + (filter == GradeFilter.NONE
+                                ? 0
+                                : measured.filterIn(f -> halfWay(f) - halfWay(GradeFilter.NONE))));
     }
 
     private static double halfWay(GradeFilter filter) {

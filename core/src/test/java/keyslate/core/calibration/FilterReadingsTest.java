@@ -40,7 +40,8 @@ class FilterReadingsTest {
             names = {"G00", "G1", "G2", "G3", "G4", "G5", "NONE"})
     void aStepNegativeTellsRangeAndSpeedOfEveryLight(GradeFilter filter) {
         FilterLight light = PAPER.lightThrough(filter);
-        FilterReadings.Light found = FilterReadings.bySteps(ExposureTime.ofSeconds(40), STEP, print(light, 40, 0.01));
+        FilterReadings.Light found = FilterReadings.bySteps(
+                ExposureTime.ofSeconds(40), STEP, print(light, 40, 0.01), new FilterReadings.Ends(0.06, 2.11));
         assertThat(found.isoRange()).isCloseTo(PAPER.isoRange(light.ratio()), within(3.0));
         double white = PAPER.logBlueFor(VariableContrastPaper.HIGHLIGHT_NET, light.ratio()) - light.blueLog();
         assertThat(found.whitesLogSeconds()).isCloseTo(white, within(0.02));
@@ -72,15 +73,35 @@ class FilterReadingsTest {
                 .isEqualTo(GradeFilter.G2);
     }
 
+    /** A print that stops short of black is read by the black of another one; alone its end would be taken for the paper's. */
     @Test
-    void aPrintThatDoesNotReachIsRefusedWithTheWayOut() {
+    void aPrintThatDoesNotReachNeedsOneThatDoes() {
+        FilterLight light = PAPER.lightThrough(GradeFilter.G2);
+        List<Double> whole = print(light, 40, 0);
+        int from = (int) whole.stream().filter(d -> d > 1.8).count();
+        List<Double> shy = whole.subList(from, whole.size());
+        assertThat(shy.get(0)).isBetween(1.2, 1.8);
+        assertThatThrownBy(() -> FilterReadings.Ends.of(List.of(shy))).hasMessageContaining("run flat in black");
+        FilterReadings.Ends ends = FilterReadings.Ends.of(List.of(whole, shy));
+        FilterReadings.Light found = FilterReadings.bySteps(ExposureTime.ofSeconds(40), STEP, whole, ends);
+        FilterReadings.Light shorter =
+                FilterReadings.bySteps(ExposureTime.ofSeconds(40 * Math.pow(10, -from * STEP)), STEP, shy, ends);
+        assertThat(shorter.isoRange()).isCloseTo(found.isoRange(), within(3.0));
+        assertThat(shorter.whitesLogSeconds()).isCloseTo(found.whitesLogSeconds(), within(0.02));
+    }
+
+    @Test
+    void whatTellsNothingIsRefusedWithTheWayOut() {
+        FilterReadings.Ends ends = new FilterReadings.Ends(0.06, 2.1);
         List<Double> grey = List.of(1.0, 0.8, 0.6, 0.4, 0.2);
-        assertThatThrownBy(() -> FilterReadings.bySteps(ExposureTime.ofSeconds(10), STEP, grey))
-                .hasMessageContaining("from black to paper white");
+        assertThatThrownBy(() -> FilterReadings.Ends.of(List.of(grey))).hasMessageContaining("two steps each");
         List<Double> up = List.of(2.0, 1.0, 1.6, 0.4, 0.06);
-        assertThatThrownBy(() -> FilterReadings.bySteps(ExposureTime.ofSeconds(10), STEP, up))
+        assertThatThrownBy(() -> FilterReadings.bySteps(ExposureTime.ofSeconds(10), STEP, up, ends))
                 .hasMessageContaining("number 3");
-        assertThatThrownBy(() -> FilterReadings.bySteps(ExposureTime.ofSeconds(10), STEP, List.of(2.0, 1.0)))
+        List<Double> cliff = List.of(2.1, 2.1, 0.06, 0.06, 0.06);
+        assertThatThrownBy(() -> FilterReadings.bySteps(ExposureTime.ofSeconds(10), STEP, cliff, ends))
+                .hasMessageContaining("between white and black");
+        assertThatThrownBy(() -> FilterReadings.bySteps(ExposureTime.ofSeconds(10), STEP, List.of(2.0, 1.0), ends))
                 .isInstanceOf(QuantityException.class);
     }
 }

@@ -65,6 +65,26 @@ class MeasuredFiltersTest {
         assertThat(paper.isoRange(paper.lightThrough(GradeFilter.NONE).ratio())).isCloseTo(118, within(1e-4));
     }
 
+    /** Two filters that cost half a stop more than thought against none: the others of the set do too, and from grade to grade nothing moves. */
+    @Test
+    void whatPuttingAFilterInCostsHoldsForTheWholeSet() {
+        double half = 0.5 * STOP;
+        double two = Math.log10(PLAIN.pivotFactor(GradeFilter.NONE, GradeFilter.G2, WHITE)) + half;
+        double four = Math.log10(PLAIN.pivotFactor(GradeFilter.NONE, GradeFilter.G4, WHITE)) + half;
+        VariableContrastPaper paper = new VariableContrastPaper(new FilterTable(
+                GradeFilter.NONE,
+                Map.of(
+                        GradeFilter.NONE, new Entry(0, 0, 110, 2),
+                        GradeFilter.G2, new Entry(two, 0.1, 110, 2),
+                        GradeFilter.G4, new Entry(four, 0.1, 66, 2))));
+        assertThat(Math.log10(paper.pivotFactor(GradeFilter.NONE, GradeFilter.G3, WHITE)
+                        / PLAIN.pivotFactor(GradeFilter.NONE, GradeFilter.G3, WHITE)))
+                .isCloseTo(half, within(1e-3));
+        assertThat(paper.pivotFactor(GradeFilter.G2, GradeFilter.G2_5, WHITE))
+                .isCloseTo(PLAIN.pivotFactor(GradeFilter.G2, GradeFilter.G2_5, WHITE), within(0.01));
+        assertThat(paper.lightAt(Grade.of(2.5))).isEqualTo(paper.lightThrough(GradeFilter.G2_5));
+    }
+
     @Test
     void adviceTakesTheFilterThatPrintsNearestWhateverIsWrittenOnIt() {
         // Grade 3 of this set prints like a 2½.

@@ -1,6 +1,5 @@
 package keyslate.server.calibration;
 
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
@@ -22,8 +21,6 @@ import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Magnification;
 import keyslate.core.quantity.QuantityException;
 import keyslate.core.quantity.Stops;
-import keyslate.server.Clocks;
-import keyslate.server.Ids;
 import keyslate.server.Show;
 import keyslate.server.calibration.CalibrationViews.BurstAsked;
 import keyslate.server.calibration.CalibrationViews.CalibrationView;
@@ -38,16 +35,12 @@ import keyslate.server.calibration.CalibrationViews.PairAsked;
 import keyslate.server.calibration.CalibrationViews.PlaceAsked;
 import keyslate.server.calibration.CalibrationViews.PlaceView;
 import keyslate.server.calibration.CalibrationViews.PupilAsked;
+import keyslate.server.calibration.Keeping.Found;
 import keyslate.server.rig.Constants.Name;
-import keyslate.server.stores.ConstantViews;
 import keyslate.server.web.FieldErrors;
 import keyslate.server.web.NotFoundException;
-import keyslate.store.Database;
-import keyslate.store.bench.Constant;
-import keyslate.store.bench.ConstantRepository;
 import keyslate.store.bench.Lens;
 import keyslate.store.bench.StoresRepository;
-import keyslate.store.json.Json;
 import keyslate.store.json.StoredConstant;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -59,16 +52,12 @@ class CalibrationService {
     private static final double SHOWN_SECONDS = 2;
     private static final double SHOWN_SIZE = 8;
 
-    private final Database database;
     private final StoresRepository stores;
-    private final ConstantRepository constants;
-    private final Clock clock;
+    private final Keeping keeping;
 
-    CalibrationService(Database database, StoresRepository stores, ConstantRepository constants, Clock clock) {
-        this.database = database;
+    CalibrationService(StoresRepository stores, Keeping keeping) {
         this.stores = stores;
-        this.constants = constants;
-        this.clock = clock;
+        this.keeping = keeping;
     }
 
     CalibrationView lag(String enlargerId, LagAsked asked) {
@@ -82,8 +71,8 @@ class CalibrationService {
         LagReadings.Result result = of(errors, "/bursts", () -> new LagReadings(bursts).result());
         Measured lag = result.lag();
         StoredConstant value = new StoredConstant(lag.figure(), lag.limit(), result.repeats(), null, null);
-        return kept(
-                new Found(enlargerId, "", Name.LAG, value, asked.bursts()),
+        return keeping.kept(
+                Found.measured(enlargerId, "", Name.LAG, value, asked.bursts()),
                 asked.keep(),
                 String.format(
                         Locale.ROOT, "The lamp is dead for %.2f s in each burst, ± %.2f s.", lag.figure(), lag.limit()),
@@ -116,8 +105,8 @@ class CalibrationService {
                         e.getValue().figure(),
                         e.getValue().limit()))
                 .toList();
-        return kept(
-                new Found(lensId, "", Name.OPENINGS, ofPlaces(places), asked.marks()),
+        return keeping.kept(
+                Found.measured(lensId, "", Name.OPENINGS, ofPlaces(places), asked.marks()),
                 asked.keep(),
                 "The openings are up to " + farthest(places) + " stop off what is engraved.",
                 List.of("Each mark against the mean of all that were read (CAL-03); times between marks follow."),
@@ -141,8 +130,8 @@ class CalibrationService {
                         e.getValue().figure(),
                         e.getValue().limit()))
                 .toList();
-        return kept(
-                new Found(enlargerId, "", Name.EVENNESS, ofPlaces(places), asked),
+        return keeping.kept(
+                Found.measured(enlargerId, "", Name.EVENNESS, ofPlaces(places), asked),
                 asked.keep(),
                 "The corners differ from the centre by up to " + farthest(places) + " stop.",
                 List.of(
@@ -169,8 +158,8 @@ class CalibrationService {
                 (HeightAsked h) -> new PupilReadings.Height(
                         Magnification.of(given("size", h.magnification())), given("reading", h.lux())));
         Measured inverse = of(errors, "/heights", () -> new PupilReadings(heights).inversePupil());
-        return kept(
-                new Found(
+        return keeping.kept(
+                Found.measured(
                         lensId,
                         "",
                         Name.PUPIL,
@@ -211,8 +200,8 @@ class CalibrationService {
                         scale.covariance(),
                         scale.freedom()));
         Measured eight = scale.reading(Magnification.of(SHOWN_SIZE));
-        return kept(
-                new Found(enlargerId, asked.lensId(), Name.COLUMN, value, asked.places()),
+        return keeping.kept(
+                Found.measured(enlargerId, asked.lensId(), Name.COLUMN, value, asked.places()),
                 asked.keep(),
                 String.format(
                         Locale.ROOT,
@@ -237,8 +226,8 @@ class CalibrationService {
                         ExposureTime.ofSeconds(given("time", p.drySeconds()))));
         double uncertainty = asked.uncertaintyStops() == null ? USUAL_UNCERTAINTY : asked.uncertaintyStops();
         Measured percent = of(errors, "/pairs", () -> DryDown.of(pairs, Stops.of(uncertainty)));
-        return kept(
-                new Found(
+        return keeping.kept(
+                Found.measured(
                         paperId,
                         "",
                         Name.DRY_DOWN,
@@ -265,34 +254,6 @@ class CalibrationService {
         double most =
                 places.stream().mapToDouble(p -> Math.abs(p.stops())).max().orElse(0);
         return String.format(Locale.ROOT, "%.2f", most);
-    }
-
-    /** What was found, before it is kept. */
-    private record Found(
-            String thingId,
-            String lensId,
-            Name name,
-            StoredConstant value,
-            @Nullable Object readings) {}
-
-    private CalibrationView kept(
-            Found found, @Nullable Boolean keep, String headline, List<String> why, List<PlaceView> places) {
-        Constant constant = new Constant(
-                Ids.fresh(),
-                found.thingId(),
-                found.lensId(),
-                found.name().name(),
-                Clocks.now(clock),
-                Constant.MEASURED,
-                found.value(),
-                found.readings() == null ? null : Json.write(found.readings()),
-                "",
-                null);
-        boolean isKept = Boolean.TRUE.equals(keep);
-        if (isKept) {
-            database.inTransaction(() -> constants.add(constant));
-        }
-        return new CalibrationView(headline, why, ConstantViews.view(constant), places, isKept ? constant.id() : null);
     }
 
     private interface Reader<A, R> {

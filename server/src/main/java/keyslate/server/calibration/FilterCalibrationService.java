@@ -1,6 +1,5 @@
 package keyslate.server.calibration;
 
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
@@ -20,9 +19,8 @@ import keyslate.core.light.Light;
 import keyslate.core.medium.Monochrome;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.QuantityException;
 import keyslate.core.quantity.Stops;
-import keyslate.server.Clocks;
-import keyslate.server.Ids;
 import keyslate.server.Show;
 import keyslate.server.calibration.CalibrationViews.CalibrationView;
 import keyslate.server.calibration.CalibrationViews.PlaceView;
@@ -31,20 +29,18 @@ import keyslate.server.calibration.FilterAsked.BatchPair;
 import keyslate.server.calibration.FilterAsked.FilterMarks;
 import keyslate.server.calibration.FilterAsked.FiltersAsked;
 import keyslate.server.calibration.FilterAsked.HeadTableAsked;
+import keyslate.server.calibration.Keeping.Found;
 import keyslate.server.rig.Constants.Name;
 import keyslate.server.rig.FilterConstants;
-import keyslate.server.stores.ConstantViews;
 import keyslate.server.web.ConflictException;
 import keyslate.server.web.FieldErrors;
 import keyslate.server.web.NotFoundException;
 import keyslate.server.web.RefusedException;
-import keyslate.store.Database;
 import keyslate.store.bench.Constant;
 import keyslate.store.bench.ConstantRepository;
 import keyslate.store.bench.Enlarger;
 import keyslate.store.bench.Paper;
 import keyslate.store.bench.StoresRepository;
-import keyslate.store.json.Json;
 import keyslate.store.json.StoredConstant;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -57,16 +53,14 @@ class FilterCalibrationService {
     private static final int MOST_CHARACTERS = 20_000;
     private static final int MOST_LINES = 40;
 
-    private final Database database;
     private final StoresRepository stores;
     private final ConstantRepository constants;
-    private final Clock clock;
+    private final Keeping keeping;
 
-    FilterCalibrationService(Database database, StoresRepository stores, ConstantRepository constants, Clock clock) {
-        this.database = database;
+    FilterCalibrationService(StoresRepository stores, ConstantRepository constants, Keeping keeping) {
         this.stores = stores;
         this.constants = constants;
-        this.clock = clock;
+        this.keeping = keeping;
     }
 
     /** What is found, with what speaks for it. */
@@ -118,13 +112,9 @@ class FilterCalibrationService {
                 .filter(r -> r > 0)
                 .forEach(r -> why.add(
                         String.format(Locale.ROOT, "What the curve leaves of the densities: up to %.3f D.", r)));
-        return kept(
-                paper.id(),
-                enlarger.orElseThrow().id(),
-                Name.FILTERS,
-                FilterConstants.of(table),
-                asked,
-                Boolean.TRUE.equals(asked.keep()),
+        return keeping.kept(
+                Found.measured(paper.id(), enlarger.orElseThrow().id(), Name.FILTERS, FilterConstants.of(table), asked),
+                asked.keep(),
                 table.entries().size() == 1
                         ? String.format(
                                 Locale.ROOT,
@@ -168,7 +158,8 @@ class FilterCalibrationService {
                 if (m == null) {
                     throw Check.infeasible("marks", "a filter is missing");
                 }
-                return lights.put(
+                return only(
+                        lights,
                         light(m.light()),
                         FilterReadings.byEye(time(m.whitesSeconds()), time(m.blacksSeconds()), Stops.of(uncertainty)));
             });
@@ -181,27 +172,57 @@ class FilterCalibrationService {
 
     private Lights steps(FieldErrors errors, FiltersAsked asked) {
         double step = asked.stepDensity() == null ? USUAL_STEP : asked.stepDensity();
-        Map<GradeFilter, FilterReadings.Light> lights = new EnumMap<>(GradeFilter.class);
+        List<StepPrint> prints = new ArrayList<>();
         int number = 0;
         for (String line : lines(asked.lines())) {
-            number++;
-            int at = number;
-            errors.check("/lines", null, () -> {
-                List<String> cells = cells(line);
-                if (cells.size() < 3) {
-                    throw Check.infeasible("lines", "line " + at + " needs a light, seconds and densities");
-                }
-                List<Double> densities = cells.subList(2, cells.size()).stream()
-                        .map(c -> number(c, at))
-                        .toList();
-                return lights.put(
-                        light(cells.get(0)), FilterReadings.bySteps(time(number(cells.get(1), at)), step, densities));
-            });
+            int at = ++number;
+            errors.check("/lines", null, () -> prints.add(stepPrint(line, at)));
+        }
+        Map<GradeFilter, FilterReadings.Light> lights = new EnumMap<>(GradeFilter.class);
+        if (errors.isEmpty() && !prints.isEmpty()) {
+            FilterReadings.Ends ends = errors.check(
+                    "/lines",
+                    null,
+                    () -> FilterReadings.Ends.of(
+                            prints.stream().map(StepPrint::densities).toList()));
+            errors.throwIfAny();
+            prints.forEach(p -> errors.check("/lines", null, () -> only(lights, p.light(), p.read(step, ends))));
         }
         return new Lights(
                 lights,
                 "Prints of a step negative of " + Show.number(step)
                         + " D a step, the paper's curve laid through their densities (CON-25).");
+    }
+
+    /** One line: a light, seconds, and the densities from the clearest step on. */
+    private record StepPrint(GradeFilter light, ExposureTime time, List<Double> densities) {
+        /** What is wrong with one of several lines names its light. */
+        FilterReadings.Light read(double step, FilterReadings.Ends ends) {
+            try {
+                return FilterReadings.bySteps(time, step, densities, ends);
+            } catch (QuantityException e) {
+                throw new QuantityException(e.kind(), e.parameter(), capital(light.written()) + ": " + e.getMessage());
+            }
+        }
+    }
+
+    private static StepPrint stepPrint(String line, int at) {
+        List<String> cells = cells(line);
+        if (cells.size() < 3) {
+            throw Check.infeasible("lines", "line " + at + " needs a light, seconds and densities");
+        }
+        return new StepPrint(
+                light(cells.get(0)),
+                time(number(cells.get(1), at)),
+                cells.subList(2, cells.size()).stream().map(c -> number(c, at)).toList());
+    }
+
+    /** Of two readings of one light neither may hide the other. */
+    private static <T> T only(Map<GradeFilter, T> all, GradeFilter light, T read) {
+        if (all.putIfAbsent(light, read) != null) {
+            throw Check.infeasible("light", light.written() + " stands twice");
+        }
+        return read;
     }
 
     private static GradeFilter light(@Nullable String written) {
@@ -262,13 +283,9 @@ class FilterCalibrationService {
         head.settings().entrySet().stream()
                 .sorted(Map.Entry.comparingByKey())
                 .forEach(e -> why.add(says(e.getKey(), e.getValue())));
-        return kept(
-                enlarger.id(),
-                "",
-                Name.HEAD_TABLE,
-                FilterConstants.of(head),
-                asked,
-                Boolean.TRUE.equals(asked.keep()),
+        return keeping.kept(
+                new Found(enlarger.id(), "", Name.HEAD_TABLE, Constant.ENTERED, FilterConstants.of(head), asked),
+                asked.keep(),
                 "Grades " + head.softest().map(GradeFilter::label).orElse("") + " to "
                         + head.hardest().map(GradeFilter::label).orElse("") + " by the dials of this head.",
                 why,
@@ -308,7 +325,8 @@ class FilterCalibrationService {
             if (cells.size() < 4) {
                 throw Check.infeasible("lines", "line " + number + " needs grade, yellow, magenta and factor");
             }
-            settings.put(
+            only(
+                    settings,
                     light(cells.get(0)),
                     new ColourHead.Setting(
                             number(cells.get(1), number), number(cells.get(2), number), number(cells.get(3), number)));
@@ -338,25 +356,28 @@ class FilterCalibrationService {
         errors.throwIfAny();
         Measured more = errors.check("/pairs", null, () -> BatchReadings.more(pairs, FilterReadings.USUAL_UNCERTAINTY));
         errors.throwIfAny();
-        return kept(
-                paper.id(),
-                other.orElseThrow().id(),
-                Name.BATCH_SPEED,
-                StoredConstant.number(more.figure(), more.limit()),
-                asked,
-                Boolean.TRUE.equals(asked.keep()),
+        return keeping.kept(
+                Found.measured(
+                        paper.id(),
+                        other.orElseThrow().id(),
+                        Name.BATCH_SPEED,
+                        StoredConstant.number(more.figure(), more.limit()),
+                        asked),
+                asked.keep(),
                 String.format(
                                 Locale.ROOT,
                                 "It needs %+.2f stop beside %s, ± %.2f.",
                                 more.figure(),
-                                other.orElseThrow().batch().isBlank()
-                                        ? other.orElseThrow().name()
-                                        : other.orElseThrow().batch(),
+                                box(other.orElseThrow()),
                                 more.limit())
                         .replace('-', '−'),
                 List.of("From " + (pairs.size() == 1 ? "one pair" : pairs.size() + " pairs")
                         + " of one grey (CAL-09). Prints that were kept on the other box are made again with it."),
                 List.of());
+    }
+
+    private static String box(Paper paper) {
+        return paper.batch().isBlank() ? paper.name() : paper.name() + ", " + paper.batch();
     }
 
     private Paper mono(String paperId) {
@@ -369,32 +390,5 @@ class FilterCalibrationService {
 
     private static String capital(String words) {
         return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
-    }
-
-    private CalibrationView kept(
-            String thingId,
-            String lensId,
-            Name name,
-            StoredConstant value,
-            Object readings,
-            boolean keep,
-            String headline,
-            List<String> why,
-            List<PlaceView> places) {
-        Constant constant = new Constant(
-                Ids.fresh(),
-                thingId,
-                lensId,
-                name.name(),
-                Clocks.now(clock),
-                name == Name.HEAD_TABLE ? Constant.ENTERED : Constant.MEASURED,
-                value,
-                Json.write(readings),
-                "",
-                null);
-        if (keep) {
-            database.inTransaction(() -> constants.add(constant));
-        }
-        return new CalibrationView(headline, why, ConstantViews.view(constant), places, keep ? constant.id() : null);
     }
 }

@@ -48,7 +48,7 @@ final class FilterFactors {
     /** What was measured or learned of the two, beside the curve of a generic paper. */
     private static Optional<String> own(VariableContrastPaper paper, GradeFilter from, GradeFilter to) {
         FilterTable table = paper.measured();
-        if (table.of(from).isEmpty() && table.of(to).isEmpty()) {
+        if (table.of(from).isEmpty() || table.of(to).isEmpty()) {
             return Optional.empty();
         }
         double own = paper.pivotFactor(from, to, VariableContrastPaper.HIGHLIGHT_NET);

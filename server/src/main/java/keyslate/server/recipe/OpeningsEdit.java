@@ -21,7 +21,7 @@ final class OpeningsEdit {
 
     /**
      * Openings in place of another test. Clicks are wide steps to read between: where the contrast can be chosen a second row a grade harder tells nearly as much as steps half as wide, and of
-     * the contrast besides.
+     * the contrast besides. Not by a timer of one's own, which it would have to be set anew for.
      */
     static OpeningsPlan fresh(Rig rig, TestPlan before) {
         CoverStripPlan strip = StripEdit.fresh(rig, before);
@@ -49,7 +49,7 @@ final class OpeningsEdit {
     }
 
     private static Optional<Light> second(Rig rig) {
-        if (!rig.medium().choosesContrast() || rig.subject().isProof() || rig.way() == LampWay.BURNS) {
+        if (!rig.medium().choosesContrast() || rig.subject().isProof() || rig.way() != LampWay.SWITCHED) {
             return Optional.empty();
         }
         List<Light> others = rig.medium().core().beside(rig.light()).stream()

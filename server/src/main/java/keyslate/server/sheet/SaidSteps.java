@@ -41,11 +41,14 @@ final class SaidSteps {
         if (step.cues().contains(Cue.MOVE_PAPER)) {
             spoken.say("move-on");
         }
-        if (step.cues().contains(Cue.OTHER_HALF)) {
-            return spoken.say("other-half").presses(step.presses()).clips();
-        }
-        if (step.place() == 1 && facts.half(step.phases().get(0)) == 1) {
-            return spoken.say("first-half").presses(step.presses()).clips();
+        boolean other = step.cues().contains(Cue.OTHER_HALF);
+        if (other || step.place() == 1 && facts.half(step.phases().get(0)) == 1) {
+            spoken.say(other ? "other-half" : "first-half");
+            // Of openings one patch of it alone is free; else all of it.
+            if (facts.test() == ScriptFacts.Test.OPENINGS) {
+                covered(spoken, step.phases().get(0));
+            }
+            return spoken.presses(step.presses()).clips();
         }
         if (step.burned().isPresent()) {
             spoken.say("burn").areas(List.of(facts.number(step.burned().get())));

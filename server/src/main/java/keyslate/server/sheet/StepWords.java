@@ -242,11 +242,12 @@ public final class StepWords {
     private String covered(Phase phase) {
         int moved = facts.moved(phase);
         int half = facts.half(phase);
+        if (facts.test() == ScriptFacts.Test.OPENINGS) {
+            return (half > 0 ? Show.capital(side(half)) + ", patch " : "Patch ") + (moved + 1)
+                    + " alone free of the card";
+        }
         if (half > 0 && moved == 0) {
             return Show.capital(side(half));
-        }
-        if (facts.test() == ScriptFacts.Test.OPENINGS) {
-            return "Patch " + (moved + 1) + " alone free of the card";
         }
         return switch (moved) {
             case 0 -> "Whole strip";

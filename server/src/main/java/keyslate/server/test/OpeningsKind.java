@@ -62,7 +62,8 @@ final class OpeningsKind extends TestKind<OpeningsPlan> {
     @Override
     String why(Rig rig, OpeningsPlan plan, TestScript script) {
         return Show.seconds(script.totalSetSeconds())
-                + " under the lamp. One setting of the timer; the lens clicks, and one patch alone is free of the card. Afterwards it goes back to "
+                + " under the lamp. One setting of the timer" + (plan.second().isPresent() ? " for each row" : "")
+                + "; the lens clicks, and one patch alone is free of the card. Afterwards it goes back to "
                 + Show.aperture(rig.aperture().engraved()) + ".";
     }
 

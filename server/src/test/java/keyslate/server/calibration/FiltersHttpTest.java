@@ -152,6 +152,24 @@ class FiltersHttpTest extends ApplicationTest {
         assertThat(http().post(path, Map.of("enlargerId", enlarger, "lines", "grade 2; 20; two; 1; 0"))
                         .text())
                 .contains("“two” in line 1 is no number");
+        String flat = print(GradeFilter.G2, 40, 0, "; ");
+        assertThat(http().post(path, Map.of("enlargerId", enlarger, "lines", flat + "\n" + flat))
+                        .text())
+                .contains("grade 2 stands twice");
+        assertThat(http().post(
+                                path,
+                                Map.of(
+                                        "enlargerId",
+                                        enlarger,
+                                        "lines",
+                                        flat + "\ngrade 4; 60; 1.2; 0.9; 1.5; 0.3; 0.1"))
+                        .text())
+                .contains("Grade 4: they fall from step to step; number 3 does not");
+        assertThat(http().post(
+                                path,
+                                Map.of("enlargerId", enlarger, "lines", "grade 2; 20; 2.1; 1.8; 1.2; 0.6; 0.3; 0.1"))
+                        .text())
+                .contains("run flat in black and in paper white");
         assertThat(http().post(path, Map.of("enlargerId", enlarger, "lines", "grade 2; 20"))
                         .pointers())
                 .containsExactly("/lines");

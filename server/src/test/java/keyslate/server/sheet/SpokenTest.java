@@ -102,6 +102,31 @@ class SpokenTest {
                 .isEqualTo("Lens to f/6.7, 3 clicks from open. Patch 2 alone free of the card");
     }
 
+    /** The first patch of each row is alone too: a row that lay open whole would be spoilt. */
+    @Test
+    void openingsInTwoRowsSayTheRowAndThePatchThatIsAlone() {
+        OpeningsPlan plan = new OpeningsPlan(
+                Optional.of(ExposureTime.ofSeconds(10)),
+                Optional.of(8.0),
+                1,
+                3,
+                StripDirection.DARK_RIGHT,
+                SIZE,
+                SIZE,
+                Optional.empty(),
+                Optional.of(Light.filter(GradeFilter.G3)));
+        assertThat(said(plan, 0)).containsExactly("first-half", "patch", "n1", "alone");
+        assertThat(said(plan, 1)).containsExactly("the-lens", "n3", "clicks-from-open", "patch", "n2", "alone");
+        assertThat(said(plan, 3))
+                .containsExactly(
+                        "set-grade", "n3", "the-lens", "n4", "clicks-from-open", "other-half", "patch", "n1", "alone");
+        assertThat(words(plan).get(0).words()).isEqualTo("Upper row, patch 1 alone free of the card");
+        assertThat(words(plan).get(3).before())
+                .isEqualTo("Set grade 3. Card off the lower row, over the upper row. Lens to f/8, 4 clicks from open."
+                        + " Lower row, patch 1 alone free of the card");
+        assertThat(words(plan).get(4).words()).isEqualTo("Lower row, patch 2 alone free of the card");
+    }
+
     @Test
     void aStripInItsHolderIsMovedOn() {
         SameSpotPlan plan = new SameSpotPlan(
