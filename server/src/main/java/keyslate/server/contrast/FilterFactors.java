@@ -45,23 +45,29 @@ final class FilterFactors {
         return says;
     }
 
-    /** What was measured or learned of the two, beside the curve of a generic paper. */
+    /** What was measured or learned of the two, or of one of them, beside the curve of a generic paper. */
     private static Optional<String> own(VariableContrastPaper paper, GradeFilter from, GradeFilter to) {
         FilterTable table = paper.measured();
-        if (table.of(from).isEmpty() || table.of(to).isEmpty()) {
+        Optional<FilterTable.Entry> first = table.of(from);
+        Optional<FilterTable.Entry> second = table.of(to);
+        if (first.isEmpty() && second.isEmpty()) {
             return Optional.empty();
         }
-        double own = paper.pivotFactor(from, to, VariableContrastPaper.HIGHLIGHT_NET);
-        double generic = GENERIC.pivotFactor(from, to, VariableContrastPaper.HIGHLIGHT_NET);
-        double limit = Math.hypot(
-                table.of(from).map(FilterTable.Entry::limitStops).orElse(0.0),
-                table.of(to).map(FilterTable.Entry::limitStops).orElse(0.0));
-        return Optional.of(String.format(
+        String holds = String.format(
                 Locale.ROOT,
-                "Whites hold with × %.2f, as sheets of this bench told (± %.2f stop); a set that nobody measured takes × %.2f.",
-                own,
-                limit,
-                generic));
+                "Whites hold with × %.2f, ",
+                paper.pivotFactor(from, to, VariableContrastPaper.HIGHLIGHT_NET));
+        if (first.isEmpty() || second.isEmpty()) {
+            GradeFilter told = first.isEmpty() ? to : from;
+            return Optional.of(holds + told.written() + " as sheets of this bench told, "
+                    + (first.isEmpty() ? from : to).written() + " as in a set that nobody measured.");
+        }
+        return Optional.of(holds
+                + String.format(
+                        Locale.ROOT,
+                        "as sheets of this bench told (± %.2f stop); a set that nobody measured takes × %.2f.",
+                        Math.hypot(first.get().limitStops(), second.get().limitStops()),
+                        GENERIC.pivotFactor(from, to, VariableContrastPaper.HIGHLIGHT_NET)));
     }
 
     private static String rule(
