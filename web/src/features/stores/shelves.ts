@@ -198,6 +198,19 @@ export function shelvesOf(stores: Stores): ShelfOf[] {
           ],
           first: "MONOCHROME",
         },
+        {
+          name: "grade",
+          label: "Contrast",
+          as: "choice",
+          options: [
+            { value: "", label: "by filters, or colour" },
+            ...["0", "1", "2", "3", "4", "5"].map((grade) => ({
+              value: grade,
+              label: `one: paper grade ${grade}`,
+            })),
+          ],
+          first: "",
+        },
         ...SIZE,
         { name: "batch", label: "Box and batch", as: "text" },
         { name: "sheetsLeft", label: "Sheets left", as: "number" },
@@ -223,6 +236,7 @@ export function shelvesOf(stores: Stores): ShelfOf[] {
           id: p.id,
           name: p.name,
           lines: [
+            ...(p.grade === undefined ? [] : [`paper grade ${String(p.grade)}`]),
             p.counted
               ? `${String(Math.floor(p.sheetsLeft))} of ${String(p.sheetsInBox)}, ${p.batch}`
               : p.batch,

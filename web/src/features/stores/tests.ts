@@ -208,40 +208,56 @@ const DRY_DOWN: Test = {
 
 const LIGHTS = ["no filter", "grade 00", "grade 1", "grade 2", "grade 3", "grade 4", "grade 5"];
 
-/** Filters by eye: two marks on a strip through each. A row's number says which light, and which mark. */
-const FILTERS: Test = {
+const EMPTY_CARRIER =
+  "Nothing in the carrier, head and opening as for a usual print. A strip in 1/12 or 1/6 stops, closed down so that white and black both lie on it.";
+
+/** Lights by eye: two marks on a strip through each. A row's number says which light, and which mark. */
+function byEye(lights: readonly string[], said: Pick<Test, "title" | "why" | "steps">): Test {
+  return {
+    ...said,
+    reading: "Received, s",
+    list: "/marks",
+    pairs: true,
+    rows: lights.flatMap((light, i) => [
+      { label: `${light}, still white`, given: 2 * i },
+      { label: `${light}, first true black`, given: 2 * i + 1 },
+    ]),
+    picks: "enlarger",
+    asked: (id, standing, taken) => {
+      const at = new Map(taken.map((t) => [t.given, t.reading]));
+      return {
+        path: `/api/stores/papers/${id}/filters`,
+        body: {
+          enlargerId: standing.enlargerId,
+          marks: lights.flatMap((light, i) => {
+            const whitesSeconds = at.get(2 * i);
+            const blacksSeconds = at.get(2 * i + 1);
+            return whitesSeconds === undefined || blacksSeconds === undefined
+              ? []
+              : [{ light, whitesSeconds, blacksSeconds }];
+          }),
+        },
+      };
+    },
+  };
+}
+
+const FILTERS = byEye(LIGHTS, {
   title: "Filters on this paper",
   why: "A strip through a filter with nothing in the carrier shows how hard it prints, and how much more time it takes than another. No filter is one of them: what putting one in costs is a figure of its own.",
   steps: [
-    "Nothing in the carrier, head and opening as for a usual print. A strip in 1/12 or 1/6 stops, closed down so that white and black both lie on it.",
+    EMPTY_CARRIER,
     "Dry or wet alike for all. Mark the longest time that is still white, and the first true black.",
     "The same through the other filters, and once with none. Leave out what you do not have.",
   ],
-  reading: "Received, s",
-  list: "/marks",
-  pairs: true,
-  rows: LIGHTS.flatMap((light, i) => [
-    { label: `${light}, still white`, given: 2 * i },
-    { label: `${light}, first true black`, given: 2 * i + 1 },
-  ]),
-  picks: "enlarger",
-  asked: (id, standing, taken) => {
-    const at = new Map(taken.map((t) => [t.given, t.reading]));
-    return {
-      path: `/api/stores/papers/${id}/filters`,
-      body: {
-        enlargerId: standing.enlargerId,
-        marks: LIGHTS.flatMap((light, i) => {
-          const whitesSeconds = at.get(2 * i);
-          const blacksSeconds = at.get(2 * i + 1);
-          return whitesSeconds === undefined || blacksSeconds === undefined
-            ? []
-            : [{ light, whitesSeconds, blacksSeconds }];
-        }),
-      },
-    };
-  },
-};
+});
+
+/** Graded paper has one light and one range. */
+const RANGE = byEye(LIGHTS.slice(0, 1), {
+  title: "Range of this paper",
+  why: "A grade on the box is a name, and two makers' grades differ by half of one. A strip with nothing in the carrier shows how far white and black really lie apart.",
+  steps: [EMPTY_CARRIER, "Mark the longest time that is still white, and the first true black."],
+});
 
 /** The same from densities, of filters or of dials. */
 const FILTERS_BY_STEPS: Test = {
@@ -262,6 +278,18 @@ const FILTERS_BY_STEPS: Test = {
     path: `/api/stores/papers/${id}/filters`,
     body: { enlargerId: standing.enlargerId, stepDensity: once, lines: typed.text },
   }),
+};
+
+const RANGE_BY_STEPS: Test = {
+  ...FILTERS_BY_STEPS,
+  title: "Range by a step negative",
+  why: "Densities of a print of a step negative tell how far white and black of this paper lie apart.",
+  steps: [
+    "Print the step negative with no filter, so long that its clearest step is black and its densest white.",
+    "Read the densities of the print from the clearest step on; a table of a densitometer may be pasted.",
+    "One line: light, seconds, densities. For example: no filter; 20; 2.08; 2.05; 1.9 …",
+  ],
+  text: { label: "Print of the step negative", hint: "no filter; 20; 2.10; 2.08; 2.01; …" },
 };
 
 const HEAD_TABLE: Test = {
@@ -369,5 +397,9 @@ export function testOf(
 ): Test | undefined {
   if (name === "COLUMN") return column(stores.lenses.find((l) => l.id === lensId)?.focalMm ?? 80);
   if (name === "OPENINGS") return openings(stores.lenses.find((l) => l.id === id)?.marks ?? []);
+  if (stores.papers.find((p) => p.id === id)?.grade !== undefined) {
+    if (name === "FILTERS") return RANGE;
+    if (name === "FILTERS_BY_STEPS") return RANGE_BY_STEPS;
+  }
   return { LAG, EVENNESS, PUPIL, DRY_DOWN, FILTERS, FILTERS_BY_STEPS, HEAD_TABLE, BATCH_SPEED }[name];
 }

@@ -44,6 +44,9 @@ public final class FilterReadings {
     private static final double TELLS_TO = 0.95 * VariableContrastPaper.NET_MAXIMUM;
     private static final int LEAST_TELLING = 3;
     private static final double LOOSE = 1e4;
+    /** log10 light by which every paper is white, or black. */
+    private static final double FAR = 6;
+
     private static final double STOP = Math.log10(2);
     private static final VariableContrastPaper PAPER = new VariableContrastPaper();
 
@@ -58,6 +61,58 @@ public final class FilterReadings {
      */
     public record Light(
             double whitesLogSeconds, double limitStops, double isoRange, double limitRange, double residual) {}
+
+    /** Whose curve is laid through densities. */
+    public enum Curve {
+        /** Variable-contrast paper; what is looked for beside the speed is log green/blue of the light (CON-02). */
+        VARIABLE {
+            @Override
+            double net(double log, double second) {
+                return PAPER.netDensityAt(log, second);
+            }
+
+            @Override
+            double logFor(double net, double second) {
+                return PAPER.logBlueFor(net, second);
+            }
+        },
+        /** Graded paper; looked for is how far its scale is stretched (CON-26), in quarters of that of white light. */
+        GRADED {
+            @Override
+            double net(double log, double second) {
+                double stretched = SPEED + (log - SPEED) / stretch(second);
+                return PAPER.netDensityAt(clamped(stretched, FAR), VariableContrastPaper.WHITE_LIGHT_RATIO);
+            }
+
+            @Override
+            double logFor(double net, double second) {
+                double log = PAPER.logBlueFor(net, VariableContrastPaper.WHITE_LIGHT_RATIO);
+                return SPEED + (log - SPEED) * stretch(second);
+            }
+
+            private double stretch(double second) {
+                return 1 + second / 4;
+            }
+        };
+
+        private static final double SPEED =
+                PAPER.logBlueFor(VariableContrastPaper.SPEED_NET, VariableContrastPaper.WHITE_LIGHT_RATIO);
+
+        /** Net density after log10 light. */
+        abstract double net(double log, double second);
+
+        /** log10 light for a net density. */
+        abstract double logFor(double net, double second);
+
+        double whites(double second) {
+            return logFor(VariableContrastPaper.HIGHLIGHT_NET, second);
+        }
+
+        /** R. */
+        double range(double second) {
+            return 100 * (logFor(VariableContrastPaper.SHADOW_NET, second) - whites(second));
+        }
+    }
 
     private FilterReadings() {}
 
@@ -117,9 +172,10 @@ public final class FilterReadings {
      * @param step density from step to step of the negative, 0.02 to 0.6 D
      * @param densities of the print, from the negative's clearest step on: falling; 5 to 60
      * @param ends of this paper
+     * @param curve of this paper
      * @throws keyslate.core.quantity.QuantityException where they rise, or hold too little of the curve
      */
-    public static Light bySteps(ExposureTime time, double step, List<Double> densities, Ends ends) {
+    public static Light bySteps(ExposureTime time, double step, List<Double> densities, Ends ends, Curve curve) {
         Check.within("step", step, 0.02, 0.6, "D");
         Check.count("steps", densities.size(), 5, 60);
         densities.forEach(d -> Check.within("density", d, 0, 4, "D"));
@@ -141,17 +197,17 @@ public final class FilterReadings {
         for (int i = 0; i < xs.length; i++) {
             xs[i] = Math.log10(time.inSeconds()) - i * step;
         }
-        return fitted(xs, nets);
+        return fitted(curve, xs, nets);
     }
 
     /** Looked for in a grid, then by least squares from step to step (Gauss and Newton). */
-    private static Light fitted(double[] xs, double[] nets) {
+    private static Light fitted(Curve curve, double[] xs, double[] nets) {
         double blue = 0;
         double ratio = 0;
         double least = Double.POSITIVE_INFINITY;
         for (double r = LEAST_RATIO; r <= MOST_RATIO; r += RATIO_STEP) {
             for (double b = -4; b <= 4; b += BLUE_STEP) {
-                double sum = misfit(xs, nets, b, r);
+                double sum = misfit(curve, xs, nets, b, r);
                 if (sum < least) {
                     least = sum;
                     blue = b;
@@ -159,13 +215,13 @@ public final class FilterReadings {
                 }
             }
         }
-        LeastSquares.Solution step = step(xs, nets, blue, ratio);
+        LeastSquares.Solution step = step(curve, xs, nets, blue, ratio);
         for (int round = 0; round < ROUNDS; round++) {
             blue += clamped(step.figures()[0], FURTHEST_STEP);
             ratio = clamped(ratio + clamped(step.figures()[1], FURTHEST_STEP), MOST_RATIO);
-            step = step(xs, nets, blue, ratio);
+            step = step(curve, xs, nets, blue, ratio);
         }
-        return found(blue, ratio, step, Math.sqrt(misfit(xs, nets, blue, ratio) / xs.length));
+        return found(curve, blue, ratio, step, Math.sqrt(misfit(curve, xs, nets, blue, ratio) / xs.length));
     }
 
     private static double clamped(double value, double most) {
@@ -173,13 +229,13 @@ public final class FilterReadings {
     }
 
     /** Where the fit would go from here, and its covariance for densities that are 1 D off each. */
-    private static LeastSquares.Solution step(double[] xs, double[] nets, double blue, double ratio) {
+    private static LeastSquares.Solution step(Curve curve, double[] xs, double[] nets, double blue, double ratio) {
         LeastSquares fit = new LeastSquares(2);
         for (int i = 0; i < xs.length; i++) {
-            double here = PAPER.netDensityAt(xs[i] + blue, ratio);
+            double here = curve.net(xs[i] + blue, ratio);
             double[] slopes = {
-                (PAPER.netDensityAt(xs[i] + blue + SMALL, ratio) - here) / SMALL,
-                (PAPER.netDensityAt(xs[i] + blue, ratio + SMALL) - here) / SMALL
+                (curve.net(xs[i] + blue + SMALL, ratio) - here) / SMALL,
+                (curve.net(xs[i] + blue, ratio + SMALL) - here) / SMALL
             };
             fit.add(slopes, nets[i] - here, 1);
         }
@@ -189,30 +245,26 @@ public final class FilterReadings {
         return fit.solve();
     }
 
-    private static double misfit(double[] xs, double[] nets, double blue, double ratio) {
+    private static double misfit(Curve curve, double[] xs, double[] nets, double blue, double ratio) {
         double sum = 0;
         for (int i = 0; i < xs.length; i++) {
-            double off = nets[i] - PAPER.netDensityAt(xs[i] + blue, ratio);
+            double off = nets[i] - curve.net(xs[i] + blue, ratio);
             sum += off * off;
         }
         return sum;
     }
 
     /** Limits by the covariance of the fit: of the whites through both unknowns, of R through the ratio. */
-    private static Light found(double blue, double ratio, LeastSquares.Solution fit, double residual) {
+    private static Light found(Curve curve, double blue, double ratio, LeastSquares.Solution fit, double residual) {
         double spread = Math.max(LEAST_SPREAD, residual);
-        double whitesOfRatio = (white(ratio + SMALL) - white(ratio)) / SMALL;
-        double rangeOfRatio = (PAPER.isoRange(ratio + SMALL) - PAPER.isoRange(ratio)) / SMALL;
+        double whitesOfRatio = (curve.whites(ratio + SMALL) - curve.whites(ratio)) / SMALL;
+        double rangeOfRatio = (curve.range(ratio + SMALL) - curve.range(ratio)) / SMALL;
         return new Light(
-                white(ratio) - blue,
+                curve.whites(ratio) - blue,
                 Math.min(LEAST_SURE, 2 * spread * fit.spreadAt(new double[] {-1, whitesOfRatio}) / STOP),
-                PAPER.isoRange(ratio),
+                curve.range(ratio),
                 Math.min(WIDEST_RANGE, 2 * spread * fit.spreadAt(new double[] {0, rangeOfRatio})),
                 residual);
-    }
-
-    private static double white(double ratio) {
-        return PAPER.logBlueFor(VariableContrastPaper.HIGHLIGHT_NET, ratio);
     }
 
     /** A table of the lights that were read: the reference is no filter where it is among them, else grade 2, else the softest. */

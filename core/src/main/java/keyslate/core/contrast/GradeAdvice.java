@@ -48,6 +48,8 @@ public final class GradeAdvice {
     private static final double SOFTEST_RANGE = 170;
     /** A range beyond the last filter by less is that filter's. */
     private static final double EDGE = 1e-9;
+    /** Graded papers are a grade apart: within half of it, in ISO units, none of them is nearer. */
+    private static final double GRADED_EDGE = 10;
 
     private GradeAdvice() {}
 
@@ -69,12 +71,13 @@ public final class GradeAdvice {
     /** The same where the range that is needed is known: the black comes later through {@code now} by R(now) − R needed. */
     public static Outcome forRange(VariableContrastPaper paper, GradeFilter now, ExposureTime whites, double needed) {
         Stops late = Stops.ofLogExposure((paper.rangeThrough(now) - needed) / 100);
+        double edge = paper.isOfOneGrade() ? GRADED_EDGE : EDGE;
         GradeFilter softest = paper.set().get(0);
         GradeFilter hardest = paper.set().get(paper.set().size() - 1);
-        if (needed < paper.rangeThrough(hardest) - EDGE) {
+        if (needed < paper.rangeThrough(hardest) - edge) {
             return new TooHard(late, needed, hardest, held(paper, now, hardest, whites));
         }
-        if (needed > paper.rangeThrough(softest) + EDGE) {
+        if (needed > paper.rangeThrough(softest) + edge) {
             return new TooSoft(late, needed, softest, held(paper, now, softest, whites));
         }
         Grade exact = GradeScale.gradeOf(Math.max(HARDEST_RANGE, Math.min(SOFTEST_RANGE, needed)));

@@ -130,6 +130,9 @@ public record Threads(VariableContrastPaper paper, List<Tone> tones) {
 
     /** The filter of a light, where it is one of a set. */
     public Optional<GradeFilter> filterOf(Fit fit) {
+        if (paper.isOfOneGrade()) {
+            return Optional.of(GradeFilter.NONE);
+        }
         return Arrays.stream(GradeFilter.values())
                 .filter(f -> paper.lightThrough(f).equals(fit.light()))
                 .findFirst();

@@ -32,6 +32,8 @@ public final class VariableContrastPaper {
     public static final double SHADOW_NET = 0.9 * NET_MAXIMUM;
     /** Net density at which filters are matched in speed. */
     public static final double SPEED_NET = 0.6;
+    /** R of a graded paper that nobody measured against that of its grade, 95 %: makers' grades are half a grade apart. */
+    public static final double GRADED_LIMIT_RANGE = 10;
     /** log10(green/blue) of white light without a filter. */
     public static final double WHITE_LIGHT_RATIO = 0.745;
 
@@ -57,6 +59,10 @@ public final class VariableContrastPaper {
 
     private final Map<GradeFilter, FilterLight> filters = new EnumMap<>(GradeFilter.class);
     private final FilterTable measured;
+    /** How much longer its scale is than that of variable-contrast paper in white light; 0 = it is variable-contrast paper. */
+    private final double stretch;
+
+    private final double speedPoint;
     private final double[] greenFactors = new double[OFFSETS.length * NODE_WEIGHTS.length];
 
     /**
@@ -79,18 +85,65 @@ public final class VariableContrastPaper {
 
     /** The same through filters that were measured; what the table does not know is as in the model. */
     public VariableContrastPaper(FilterTable measured) {
+        this(measured, false);
+    }
+
+    private VariableContrastPaper(FilterTable measured, boolean oneGrade) {
         this.measured = measured;
         for (int i = 0; i < OFFSETS.length; i++) {
             for (int k = 0; k < NODE_WEIGHTS.length; k++) {
                 greenFactors[i * NODE_WEIGHTS.length + k] = Math.pow(10, -OFFSETS[i] + (k - 2) * SPREAD);
             }
         }
+        this.speedPoint = oneGrade ? whiteLightLog(SPEED_NET) : 0;
+        this.stretch = oneGrade
+                ? measured.of(GradeFilter.NONE).orElseThrow().isoRange()
+                        / (100 * (whiteLightLog(SHADOW_NET) - whiteLightLog(HIGHLIGHT_NET)))
+                : 0;
+    }
+
+    /**
+     * CON-26: graded paper, of one contrast whatever the light: the curve of white light, its log exposures stretched about the speed point to this R. It is printed
+     * with no filter, and is as fast as white light makes variable-contrast paper at net 0.6.
+     *
+     * @param isoRange R, 39 to 173
+     * @param limitRange of that, 95 %
+     */
+    public static VariableContrastPaper ofOneGrade(double isoRange, double limitRange) {
+        return new VariableContrastPaper(
+                new FilterTable(
+                        GradeFilter.NONE,
+                        Map.of(GradeFilter.NONE, new FilterTable.Entry(0, 0, isoRange, limitRange)),
+                        true),
+                true);
+    }
+
+    /** Whether no filter changes its contrast. */
+    public boolean isOfOneGrade() {
+        return stretch > 0;
     }
 
     /** CON-02: net density for linear blue and green exposures, each 0 or more. */
     public double netDensity(double blue, double green) {
         Check.notNegative("blue exposure", blue, "");
         Check.notNegative("green exposure", green, "");
+        if (!isOfOneGrade()) {
+            return variable(blue, green);
+        }
+        double log = speedPoint + (Math.log10(blue) - speedPoint) / stretch;
+        return variable(Math.pow(10, log), Math.pow(10, log + WHITE_LIGHT_RATIO));
+    }
+
+    private double whiteLightLog(double net) {
+        return Bisection.solve(
+                x -> variable(Math.pow(10, x), Math.pow(10, x + WHITE_LIGHT_RATIO)),
+                net,
+                DARKEST_LOG,
+                BRIGHTEST_LOG,
+                HALVINGS);
+    }
+
+    private double variable(double blue, double green) {
         double sum = 0;
         for (int n = 0; n < greenFactors.length; n++) {
             double h = blue + green * greenFactors[n];
@@ -124,6 +177,9 @@ public final class VariableContrastPaper {
     /** The ratio that gives an R; refuses what no light reaches. */
     public double ratioForRange(double isoRange) {
         Check.finite("ISO range", isoRange);
+        if (isOfOneGrade()) {
+            throw Check.infeasible("ISO range", "graded paper has one contrast, whatever the light");
+        }
         double hardest = isoRange(LOWEST_RATIO);
         double softest = isoRange(HIGHEST_RATIO);
         if (isoRange < hardest || isoRange > softest) {
@@ -153,6 +209,9 @@ public final class VariableContrastPaper {
     }
 
     private FilterLight computed(Grade grade) {
+        if (isOfOneGrade()) {
+            return WHITE_LIGHT;
+        }
         FilterLight nominal = nominal(grade);
         if (measured.isEmpty()) {
             return nominal;
@@ -181,6 +240,9 @@ public final class VariableContrastPaper {
 
     /** CON-22: a filter that was measured: its ratio from its R, its speed from its time for whites against the reference's. */
     private FilterLight through(GradeFilter filter) {
+        if (isOfOneGrade()) {
+            return WHITE_LIGHT;
+        }
         FilterTable.Entry entry = measured.of(filter).orElse(null);
         if (entry == null) {
             return filter == GradeFilter.NONE ? WHITE_LIGHT : movedAlong(nominal(filter.grade()));
@@ -209,8 +271,11 @@ public final class VariableContrastPaper {
         return measured;
     }
 
-    /** The filters that can be set, softest first: those of the set, or those grades that a head reaches. */
+    /** The filters that can be set, softest first: those of the set, or those grades that a head reaches; none at all on graded paper, which is one as well. */
     public List<GradeFilter> set() {
+        if (isOfOneGrade()) {
+            return List.of(GradeFilter.NONE);
+        }
         return measured.closed()
                 ? GradeFilter.set().stream()
                         .filter(f -> measured.of(f).isPresent())
@@ -220,19 +285,19 @@ public final class VariableContrastPaper {
 
     /** The same with ranges as they turned out: R by which each of its measured filters prints softer. */
     public VariableContrastPaper turnedOut(ToDoubleFunction<GradeFilter> softer) {
-        return measured.isEmpty() ? this : new VariableContrastPaper(measured.turnedOut(softer));
+        return measured.isEmpty() ? this : new VariableContrastPaper(measured.turnedOut(softer), isOfOneGrade());
     }
 
     /** R through a filter: as measured, else that of its grade (CON-01). */
     public double rangeThrough(GradeFilter filter) {
-        return measured.of(filter)
+        return measured.of(isOfOneGrade() ? GradeFilter.NONE : filter)
                 .map(FilterTable.Entry::isoRange)
                 .orElseGet(() -> GradeScale.isoRangeOf(filter.grade()));
     }
 
     /** The grade that a filter prints: its own, or that of its R where it was measured; within the scale. */
     public Grade gradeThrough(GradeFilter filter) {
-        return measured.of(filter)
+        return measured.of(isOfOneGrade() ? GradeFilter.NONE : filter)
                 .map(e -> GradeScale.gradeOf(Math.max(40, Math.min(170, e.isoRange()))))
                 .orElse(filter.grade());
     }

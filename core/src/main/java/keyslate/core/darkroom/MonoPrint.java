@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.contrast.VariableContrastPaper.FilterLight;
@@ -19,12 +20,30 @@ import keyslate.core.local.AreaMask;
 public final class MonoPrint {
     private static final int LEVEL = 0;
     private static final int RATIO = 1;
+    private static final int MOST_TABLES = 20;
+    /** ISO units of a shift of log green/blue, about white light: what makes one batch softer than another. */
+    private static final double RANGE_OF_RATIO = 67;
 
     private final VariableContrastPaper paper;
     private final ReachMasks masks = new ReachMasks();
+    /** By how much softer a batch is: graded paper has a curve for each. */
+    private final Map<Double, PaperTable> tables = new ConcurrentHashMap<>();
 
     public MonoPrint(VariableContrastPaper paper) {
         this.paper = paper;
+    }
+
+    private PaperTable table(PaperTruth truth) {
+        if (!paper.isOfOneGrade()) {
+            return PaperTable.generic();
+        }
+        if (tables.size() > MOST_TABLES) {
+            tables.clear();
+        }
+        return tables.computeIfAbsent(truth.ratioOffset(), softer -> {
+            double range = paper.rangeThrough(GradeFilter.NONE) + softer * RANGE_OF_RATIO;
+            return PaperTable.of(VariableContrastPaper.ofOneGrade(range, 0));
+        });
     }
 
     /**
@@ -34,7 +53,7 @@ public final class MonoPrint {
      * @param view which part of the frame that is
      */
     public Raster print(Raster negative, AreaMask.View view, SheetExposure exposure, PaperTruth truth) {
-        PaperTable table = PaperTable.generic();
+        PaperTable table = table(truth);
         float[] film = negative.samples();
         float[] out = new float[film.length];
         light(negative, view, exposure, truth)
@@ -47,7 +66,7 @@ public final class MonoPrint {
 
     /** The same as one sRGB grey byte a pixel, for looking at: quicker than {@link #print}, and within one code of it. */
     public byte[] printGrey(Raster negative, AreaMask.View view, SheetExposure exposure, PaperTruth truth) {
-        PaperTable table = PaperTable.generic();
+        PaperTable table = table(truth);
         float[] film = negative.samples();
         byte[] out = new byte[film.length];
         OneRatio oneRatio = new OneRatio(table);

@@ -21,12 +21,18 @@ final class PaperTable {
         static final PaperTable GENERIC = new PaperTable(new VariableContrastPaper());
     }
 
-    private final float[] densities = new float[LEVELS * RATIOS];
+    /** 2049 × 2 where a paper answers alike to every ratio. */
+    private final int ratios;
+
+    private final float[] densities;
     /** Codes as bytes: a quarter of the floats' size, so that the table stays in the near cache. */
-    private final byte[] greys = new byte[LEVELS * RATIOS];
+    private final byte[] greys;
 
     private PaperTable(VariableContrastPaper paper) {
-        for (int r = 0; r < RATIOS; r++) {
+        ratios = paper.isOfOneGrade() ? 2 : RATIOS;
+        densities = new float[LEVELS * ratios];
+        greys = new byte[LEVELS * ratios];
+        for (int r = 0; r < ratios; r++) {
             double ratio = LOWEST_RATIO + r / (double) RATIO_SCALE;
             for (int l = 0; l < LEVELS; l++) {
                 double level = LOWEST_LEVEL + l / (double) LEVEL_SCALE;
@@ -40,6 +46,11 @@ final class PaperTable {
     /** The table of the generic paper, made once. */
     static PaperTable generic() {
         return Holder.GENERIC;
+    }
+
+    /** The table of a paper: one of its own for graded paper, else the generic one, whatever is known of its filters. */
+    static PaperTable of(VariableContrastPaper paper) {
+        return paper.isOfOneGrade() ? new PaperTable(paper) : generic();
     }
 
     /**
@@ -103,10 +114,10 @@ final class PaperTable {
         }
     }
 
-    private static void place(float[] ratio) {
+    private void place(float[] ratio) {
         for (int x = 0; x < ratio.length; x++) {
             float place = (ratio[x] - (float) LOWEST_RATIO) * RATIO_SCALE;
-            ratio[x] = clamp(place, RATIOS - 1.001f);
+            ratio[x] = clamp(place, ratios - 1.001f);
         }
     }
 

@@ -20,6 +20,7 @@ import keyslate.core.darkroom.StandInPaper;
 import keyslate.core.darkroom.StandIns;
 import keyslate.core.film.FrameNeed;
 import keyslate.core.light.Light;
+import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterShift;
 import keyslate.core.quantity.Grade;
@@ -27,7 +28,7 @@ import keyslate.core.quantity.Stops;
 import keyslate.core.reading.NextRecipe;
 import keyslate.core.script.BaseExposure;
 
-/** Variable-contrast paper through the filters of a set. */
+/** Variable-contrast paper through the filters of a set, and graded paper, which is printed with none. */
 public final class Monochrome implements Medium {
     public static final String ID = "MONOCHROME";
 
@@ -71,7 +72,7 @@ public final class Monochrome implements Medium {
 
     @Override
     public Light plainLight() {
-        return Light.filter(GradeFilter.G2_5);
+        return Light.filter(paper.isOfOneGrade() ? GradeFilter.NONE : GradeFilter.G2_5);
     }
 
     /** None: the grade is the negative's. */
@@ -82,7 +83,11 @@ public final class Monochrome implements Medium {
 
     @Override
     public Light read(String notation) {
-        return Light.filter(Light.of(notation).toFilter());
+        GradeFilter filter = Light.of(notation).toFilter();
+        if (paper.isOfOneGrade() && filter != GradeFilter.NONE) {
+            throw Check.infeasible("light", "graded paper has one contrast and is printed with no filter");
+        }
+        return Light.filter(filter);
     }
 
     /** CON-08: the filter nearest to the grade that the parts are worth, with the time that keeps a light tone. */
@@ -129,6 +134,9 @@ public final class Monochrome implements Medium {
 
     @Override
     public List<Light> beside(Light light) {
+        if (paper.isOfOneGrade()) {
+            return List.of(light);
+        }
         double grade = light.toFilter().grade().onScale();
         return Stream.of(grade - 1, grade, grade + 1)
                 .map(g -> Light.filter(GradeFilter.nearest(Grade.of(Math.max(-1, Math.min(5, g))))))
@@ -138,6 +146,9 @@ public final class Monochrome implements Medium {
 
     @Override
     public Light between(Light one, Light other, double weight) {
+        if (one.equals(other)) {
+            return one;
+        }
         double from = one.toFilter().grade().onScale();
         double to = other.toFilter().grade().onScale();
         return Light.filter(GradeFilter.nearest(Grade.of(from + weight * (to - from))));

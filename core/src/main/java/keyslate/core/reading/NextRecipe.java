@@ -15,7 +15,7 @@ import keyslate.core.quantity.Stops;
  *
  * @param filter the filter to set
  * @param time the time to set
- * @param gradeShort grades that were asked for beyond 00 or 5, positive = harder; 0 when the set reaches
+ * @param gradeShort grades that were asked for beyond 00 or 5, or of graded paper at all, positive = harder; 0 when the set reaches
  */
 public record NextRecipe(GradeFilter filter, ExposureTime time, double gradeShort) {
     /** Net density of the light tone that is held when the grade changes. */
@@ -26,6 +26,9 @@ public record NextRecipe(GradeFilter filter, ExposureTime time, double gradeShor
             VariableContrastPaper paper, GradeFilter now, ExposureTime time, Stops darker, double harder) {
         double wanted = paper.gradeThrough(now).onScale() + harder;
         double clamped = Math.max(-1, Math.min(5, wanted));
+        if (paper.isOfOneGrade()) {
+            return new NextRecipe(now, time.plus(darker), harder);
+        }
         GradeFilter filter = harder == 0 ? now : paper.nearest(Grade.of(clamped));
         ExposureTime held = GradeAdvice.held(paper, now, filter, time, HELD_NET);
         return new NextRecipe(filter, held.plus(darker), wanted - clamped);

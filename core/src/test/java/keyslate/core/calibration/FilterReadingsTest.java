@@ -41,7 +41,11 @@ class FilterReadingsTest {
     void aStepNegativeTellsRangeAndSpeedOfEveryLight(GradeFilter filter) {
         FilterLight light = PAPER.lightThrough(filter);
         FilterReadings.Light found = FilterReadings.bySteps(
-                ExposureTime.ofSeconds(40), STEP, print(light, 40, 0.01), new FilterReadings.Ends(0.06, 2.11));
+                ExposureTime.ofSeconds(40),
+                STEP,
+                print(light, 40, 0.01),
+                new FilterReadings.Ends(0.06, 2.11),
+                FilterReadings.Curve.VARIABLE);
         assertThat(found.isoRange()).isCloseTo(PAPER.isoRange(light.ratio()), within(3.0));
         double white = PAPER.logBlueFor(VariableContrastPaper.HIGHLIGHT_NET, light.ratio()) - light.blueLog();
         assertThat(found.whitesLogSeconds()).isCloseTo(white, within(0.02));
@@ -83,9 +87,14 @@ class FilterReadingsTest {
         assertThat(shy.get(0)).isBetween(1.2, 1.8);
         assertThatThrownBy(() -> FilterReadings.Ends.of(List.of(shy))).hasMessageContaining("run flat in black");
         FilterReadings.Ends ends = FilterReadings.Ends.of(List.of(whole, shy));
-        FilterReadings.Light found = FilterReadings.bySteps(ExposureTime.ofSeconds(40), STEP, whole, ends);
-        FilterReadings.Light shorter =
-                FilterReadings.bySteps(ExposureTime.ofSeconds(40 * Math.pow(10, -from * STEP)), STEP, shy, ends);
+        FilterReadings.Light found =
+                FilterReadings.bySteps(ExposureTime.ofSeconds(40), STEP, whole, ends, FilterReadings.Curve.VARIABLE);
+        FilterReadings.Light shorter = FilterReadings.bySteps(
+                ExposureTime.ofSeconds(40 * Math.pow(10, -from * STEP)),
+                STEP,
+                shy,
+                ends,
+                FilterReadings.Curve.VARIABLE);
         assertThat(shorter.isoRange()).isCloseTo(found.isoRange(), within(3.0));
         assertThat(shorter.whitesLogSeconds()).isCloseTo(found.whitesLogSeconds(), within(0.02));
     }
@@ -96,12 +105,15 @@ class FilterReadingsTest {
         List<Double> grey = List.of(1.0, 0.8, 0.6, 0.4, 0.2);
         assertThatThrownBy(() -> FilterReadings.Ends.of(List.of(grey))).hasMessageContaining("two steps each");
         List<Double> up = List.of(2.0, 1.0, 1.6, 0.4, 0.06);
-        assertThatThrownBy(() -> FilterReadings.bySteps(ExposureTime.ofSeconds(10), STEP, up, ends))
+        assertThatThrownBy(() -> FilterReadings.bySteps(
+                        ExposureTime.ofSeconds(10), STEP, up, ends, FilterReadings.Curve.VARIABLE))
                 .hasMessageContaining("number 3");
         List<Double> cliff = List.of(2.1, 2.1, 0.06, 0.06, 0.06);
-        assertThatThrownBy(() -> FilterReadings.bySteps(ExposureTime.ofSeconds(10), STEP, cliff, ends))
+        assertThatThrownBy(() -> FilterReadings.bySteps(
+                        ExposureTime.ofSeconds(10), STEP, cliff, ends, FilterReadings.Curve.VARIABLE))
                 .hasMessageContaining("between white and black");
-        assertThatThrownBy(() -> FilterReadings.bySteps(ExposureTime.ofSeconds(10), STEP, List.of(2.0, 1.0), ends))
+        assertThatThrownBy(() -> FilterReadings.bySteps(
+                        ExposureTime.ofSeconds(10), STEP, List.of(2.0, 1.0), ends, FilterReadings.Curve.VARIABLE))
                 .isInstanceOf(QuantityException.class);
     }
 }

@@ -128,6 +128,10 @@ final class ContrastExamples {
                         .orElseThrow()
                         .magenta());
         formulas.put(
+                "CON-26",
+                e -> VariableContrastPaper.ofOneGrade(e.at("range"), 0)
+                        .netDensityAt(e.at("log"), VariableContrastPaper.WHITE_LIGHT_RATIO));
+        formulas.put(
                 "CON-25",
                 e -> FilterReadings.byEye(e.time("whites"), e.time("blacks"), FilterReadings.USUAL_UNCERTAINTY)
                         .isoRange());

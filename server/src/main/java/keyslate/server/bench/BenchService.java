@@ -184,6 +184,7 @@ public class BenchService {
                 null,
                 "",
                 "",
+                null,
                 null);
     }
 }

@@ -75,7 +75,8 @@ class FilterCalibrationService {
             errors.add("/enlargerId", "E_SHAPE", "Say under which enlarger.");
         }
         boolean bySteps = asked.lines() != null && !asked.lines().isBlank();
-        Lights found = bySteps ? steps(errors, asked) : marks(errors, asked);
+        Lights found = bySteps ? steps(errors, paper, asked) : marks(errors, asked);
+        refuseFilters(errors, paper, found, bySteps ? "/lines" : "/marks");
         if (found.lights().isEmpty() && errors.isEmpty()) {
             errors.add(bySteps ? "/lines" : "/marks", "E_SHAPE", "One filter at least, read whole.");
         }
@@ -146,6 +147,13 @@ class FilterCalibrationService {
                         e.whitesLog() / STOP));
     }
 
+    /** Graded paper prints alike through all of them. */
+    private static void refuseFilters(FieldErrors errors, Paper paper, Lights found, String pointer) {
+        if (paper.hasOneGrade() && found.lights().keySet().stream().anyMatch(f -> f != GradeFilter.NONE)) {
+            errors.add(pointer, "E_INFEASIBLE", "Graded paper has one contrast: print it with no filter.");
+        }
+    }
+
     private Lights marks(FieldErrors errors, FiltersAsked asked) {
         double uncertainty = asked.uncertaintyStops() == null
                 ? FilterReadings.USUAL_UNCERTAINTY.inStops()
@@ -170,7 +178,8 @@ class FilterCalibrationService {
                         + Show.stopsApart(Stops.of(uncertainty)) + ".");
     }
 
-    private Lights steps(FieldErrors errors, FiltersAsked asked) {
+    private Lights steps(FieldErrors errors, Paper paper, FiltersAsked asked) {
+        FilterReadings.Curve curve = paper.hasOneGrade() ? FilterReadings.Curve.GRADED : FilterReadings.Curve.VARIABLE;
         double step = asked.stepDensity() == null ? USUAL_STEP : asked.stepDensity();
         List<StepPrint> prints = new ArrayList<>();
         int number = 0;
@@ -186,7 +195,7 @@ class FilterCalibrationService {
                     () -> FilterReadings.Ends.of(
                             prints.stream().map(StepPrint::densities).toList()));
             errors.throwIfAny();
-            prints.forEach(p -> errors.check("/lines", null, () -> only(lights, p.light(), p.read(step, ends))));
+            prints.forEach(p -> errors.check("/lines", null, () -> only(lights, p.light(), p.read(step, ends, curve))));
         }
         return new Lights(
                 lights,
@@ -197,9 +206,9 @@ class FilterCalibrationService {
     /** One line: a light, seconds, and the densities from the clearest step on. */
     private record StepPrint(GradeFilter light, ExposureTime time, List<Double> densities) {
         /** What is wrong with one of several lines names its light. */
-        FilterReadings.Light read(double step, FilterReadings.Ends ends) {
+        FilterReadings.Light read(double step, FilterReadings.Ends ends, FilterReadings.Curve curve) {
             try {
-                return FilterReadings.bySteps(time, step, densities, ends);
+                return FilterReadings.bySteps(time, step, densities, ends, curve);
             } catch (QuantityException e) {
                 throw new QuantityException(e.kind(), e.parameter(), capital(light.written()) + ": " + e.getMessage());
             }

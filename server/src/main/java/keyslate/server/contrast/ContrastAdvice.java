@@ -130,6 +130,12 @@ final class ContrastAdvice {
         return new ContrastAdvice(ground, asked).found();
     }
 
+    /** The tones as moved threads want them; none where no thread was moved. */
+    static List<Threads.Tone> wanted(ToneGround ground, ContrastAsked asked) {
+        ContrastAdvice advice = new ContrastAdvice(ground, asked);
+        return advice.moved.isEmpty() ? List.of() : advice.hung().tones();
+    }
+
     static ContrastProposal propose(ToneGround ground, ContrastAsked asked, String basis) {
         ContrastAdvice advice = new ContrastAdvice(ground, asked);
         return advice.words(advice.found(), basis);
@@ -167,6 +173,9 @@ final class ContrastAdvice {
     }
 
     private BaseExposure twoFilters() {
+        if (paper.isOfOneGrade()) {
+            throw Check.infeasible("light", "two filters are for variable-contrast paper: this one has one contrast");
+        }
         SplitExposure.Pair pair = school.map(this::byStrips)
                 .orElseGet(() -> new SplitExposure(paper, soft.grade(), hard.grade())
                         .of(target(), ExposureTime.ofSeconds(ONE_SECOND)));

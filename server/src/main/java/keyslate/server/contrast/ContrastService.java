@@ -2,6 +2,7 @@ package keyslate.server.contrast;
 
 import java.util.List;
 import keyslate.core.contrast.GradeFilter;
+import keyslate.core.contrast.Threads;
 import keyslate.core.medium.Monochrome;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.QuantityException;
@@ -16,6 +17,7 @@ import keyslate.server.decide.StripTimes;
 import keyslate.server.preview.Previews;
 import keyslate.server.recipe.RecipeEditor;
 import keyslate.server.rig.Grades;
+import keyslate.server.rig.OtherGrades;
 import keyslate.server.rig.Rig;
 import keyslate.server.rig.Rigs;
 import keyslate.server.sheet.SheetAssembler;
@@ -49,6 +51,8 @@ public class ContrastService {
     private final SheetAssembler cords;
     private final Rigs rigs;
     private final Previews previews;
+    private final StoresRepository stores;
+    private final OtherGrades otherGrades;
 
     ContrastService(
             Database database,
@@ -60,8 +64,10 @@ public class ContrastService {
             SheetAssembler cords,
             Rigs rigs,
             Previews previews,
-            StoresRepository stores) {
+            StoresRepository stores,
+            OtherGrades otherGrades) {
         this.stores = stores;
+        this.otherGrades = otherGrades;
         this.database = database;
         this.slates = slates;
         this.assembler = assembler;
@@ -72,8 +78,6 @@ public class ContrastService {
         this.rigs = rigs;
         this.previews = previews;
     }
-
-    private final StoresRepository stores;
 
     private record Ground(ToneGround tones, Previews.Basis basis) {}
 
@@ -101,12 +105,19 @@ public class ContrastService {
         try {
             ContrastProposal proposal =
                     ContrastAdvice.propose(found.tones(), asked, found.basis().text());
+            List<Threads.Tone> wanted = ContrastAdvice.wanted(found.tones(), asked);
+            ContrastProposal graded = wanted.isEmpty()
+                    ? proposal
+                    : otherGrades
+                            .forTones(found.tones().rig(), wanted)
+                            .map(proposal::because)
+                            .orElse(proposal);
             return OpeningBeside.say(
                             found.tones().rig(),
                             ExposureTime.ofSeconds(proposal.one().seconds()),
                             TimeWindow.of(stores))
-                    .map(proposal::with)
-                    .orElse(proposal);
+                    .map(graded::with)
+                    .orElse(graded);
         } catch (QuantityException e) {
             throw refused(e);
         }
@@ -134,6 +145,9 @@ public class ContrastService {
     public SlateView planStrips(String slateId, StripsAsked asked) {
         return slates.changeWhole(slateId, asked.version(), (slate, subject) -> {
             Rig rig = rigs.of(recipes.get(slate.recipeId()));
+            if (rig.paper().hasOneGrade()) {
+                throw new ConflictException("one-grade", "This paper has one contrast: there is nothing to split.");
+            }
             GradeFilter soft = filter(rig, "/soft", asked.soft(), GradeFilter.G00);
             GradeFilter hard = filter(rig, "/hard", asked.hard(), GradeFilter.G5);
             if (soft.compareTo(hard) >= 0) {

@@ -155,6 +155,12 @@ public final class ContrastViews {
             List<PointView> curve,
             List<ThreadView> threads,
             OffCurveView tones) {
+        /** The same with one more sentence of why. */
+        ContrastProposal because(String more) {
+            return new ContrastProposal(
+                    headline, (why + " " + more).strip(), restsOn, parts, one, dials, curve, threads, tones);
+        }
+
         /** The same with one more line of what it rests on. */
         ContrastProposal with(String line) {
             List<String> rests = new ArrayList<>(restsOn);

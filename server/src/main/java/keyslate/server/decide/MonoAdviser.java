@@ -31,6 +31,7 @@ import keyslate.server.decide.DecisionViews.VerdictView;
 import keyslate.server.decide.DecisionViews.Wishes;
 import keyslate.server.rig.Grades;
 import keyslate.server.rig.LightView;
+import keyslate.server.rig.OtherGrades;
 import keyslate.server.rig.Rig;
 import keyslate.server.test.CheckPlan;
 import keyslate.server.web.FieldErrors;
@@ -38,12 +39,18 @@ import keyslate.store.json.Look;
 import keyslate.store.json.Seen;
 import org.springframework.stereotype.Component;
 
-/** Variable-contrast paper: time by the whites, grade by the blacks. */
+/** Monochrome paper: time by the whites, grade by the blacks; on graded paper that is another box. */
 @Component
 class MonoAdviser implements Adviser {
     private static final double MISSED_STOPS = 1.0 / 6;
     private static final double ON_TIME_STOPS = 1.0 / 12;
     private static final double MOST_GRADES = 6;
+
+    private final OtherGrades otherGrades;
+
+    MonoAdviser(OtherGrades otherGrades) {
+        this.otherGrades = otherGrades;
+    }
 
     @Override
     public String mediumId() {
@@ -175,7 +182,9 @@ class MonoAdviser implements Adviser {
                 .map(outcome -> {
                     rests.add("ISO range needed " + Math.round(outcome.neededRange())
                             + ", the model of a generic paper (CON-06).");
-                    return graded(outcome, now, read);
+                    return strip.now().paper().hasOneGrade()
+                            ? ofOneGrade(strip.now(), outcome, read)
+                            : graded(outcome, now, read);
                 })
                 .orElseGet(() -> timeOnly(strip, read, now));
         return new VerdictView(
@@ -246,7 +255,8 @@ class MonoAdviser implements Adviser {
     private record Words(String headline, String why) {}
 
     private static Words timeOnly(Hung strip, Read read, GradeFilter now) {
-        String headline = "Set " + Show.seconds(read.time().time().inSeconds()) + " at grade " + now.label() + ".";
+        String headline = "Set " + Show.seconds(read.time().time().inSeconds())
+                + (strip.now().paper().hasOneGrade() ? "" : " at " + now.written()) + ".";
         if (read.anchor() == Tone.MIDDLE) {
             return new Words(
                     headline, "The middle is right there. Mark where the whites hold, and the time follows them.");
@@ -271,19 +281,32 @@ class MonoAdviser implements Adviser {
         } else if (same) {
             why = outcome.filter() == now
                     ? "Whites and blacks fall together at this grade."
-                    : "Grade " + outcome.filter().label()
+                    : Show.capital(outcome.filter().written())
                             + " would be nearer by less than a filter's time is sure: not worth the change.";
         } else {
-            why = "Grade " + filter.label() + " keeps the whites where you marked them and "
+            why = Show.capital(filter.written()) + " keeps the whites where you marked them and "
                     + (filter.grade().compareTo(now.grade()) > 0
                             ? "brings the blacks down to meet them."
                             : "lets the blacks open up.");
         }
         String late = late(outcome.blacksLate());
         return same
-                ? new Words(late + " Keep grade " + filter.label() + ", " + seconds + ".", why)
-                : new Words(
-                        late + " Go to grade " + filter.label() + ".", why + " Base exposure becomes " + seconds + ".");
+                ? new Words(late + " Keep " + filter.written() + ", " + seconds + ".", why)
+                : new Words(late + " Go to " + filter.written() + ".", why + " Base exposure becomes " + seconds + ".");
+    }
+
+    /** Graded paper: the time is this paper's, the contrast may ask for another box. */
+    private Words ofOneGrade(Rig now, GradeAdvice.Outcome outcome, Read read) {
+        ExposureTime time = read.time().time();
+        String why = outcome instanceof GradeAdvice.Reached
+                ? "Whites and blacks fall together on this paper, within half a grade."
+                : otherGrades
+                        .forRange(now, time, outcome.neededRange())
+                        .orElse(
+                                outcome instanceof GradeAdvice.TooHard
+                                        ? "No paper is harder: short development, a thin negative or a flat subject."
+                                        : "No paper is softer: hold back and burn, or flash it.");
+        return new Words(late(outcome.blacksLate()) + " Set " + Show.seconds(time.inSeconds()) + ".", why);
     }
 
     private static String late(Stops late) {
@@ -331,7 +354,7 @@ class MonoAdviser implements Adviser {
         }
         return new VerdictView(
                 judged(now, next, darker, both ? parts(print, time) : Show.seconds(time.inSeconds())),
-                why(now, next, darker),
+                otherGrades.harderBy(print.now(), time, next.gradeShort()).orElseGet(() -> why(now, next, darker)),
                 rests,
                 LightView.of(Light.filter(next.filter())),
                 time.inSeconds(),
@@ -365,7 +388,7 @@ class MonoAdviser implements Adviser {
         }
         return next.filter() == now
                 ? "Give " + Show.stops(Stops.of(darker)) + ": " + seconds + "."
-                : "Set grade " + next.filter().label() + ", " + seconds + ".";
+                : "Set " + next.filter().written() + ", " + seconds + ".";
     }
 
     private static String why(GradeFilter now, NextRecipe next, double darker) {
@@ -374,8 +397,7 @@ class MonoAdviser implements Adviser {
         }
         List<String> parts = new ArrayList<>();
         if (next.filter() != now) {
-            parts.add(
-                    "grade " + now.label() + " to " + next.filter().label() + ", the light tones stay where they are");
+            parts.add(now.written() + " to " + next.filter().written() + ", the light tones stay where they are");
         }
         if (darker != 0) {
             parts.add((darker > 0 ? "the whole print darker by " : "the whole print lighter by ")

@@ -71,7 +71,7 @@ class Tells {
         }
         marks.put(new SlateMarks(
                 slateId,
-                now.paper().name(),
+                now.paper().type(),
                 now.enlarger().id(),
                 now.lag().inSeconds(),
                 told.stream().map(Learned::stored).toList(),

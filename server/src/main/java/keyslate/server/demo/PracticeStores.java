@@ -45,6 +45,7 @@ final class PracticeStores {
                 "0/47/52",
                 "gloss",
                 "",
+                null,
                 null));
         stores.add(new Bath(Ids.fresh(), 1, Monochrome.ID, "Developer 1 + 9", mixed, 1.5, 0.31));
         stores.add(new Bath(Ids.fresh(), 2, Monochrome.ID, "Stop 1 + 19", mixed, 3.75, 0.21));
@@ -83,6 +84,7 @@ final class PracticeStores {
                 null,
                 "",
                 "",
+                null,
                 null);
     }
 }

@@ -10,12 +10,15 @@ import java.util.stream.Stream;
 import keyslate.core.colour.FilterSet;
 import keyslate.core.contrast.FilterTable;
 import keyslate.core.contrast.GradeFilter;
+import keyslate.core.contrast.GradeScale;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.light.Light;
 import keyslate.core.medium.Colour;
 import keyslate.core.medium.Monochrome;
+import keyslate.core.quantity.Grade;
 import keyslate.server.medium.MediumPart.Mark;
 import keyslate.server.medium.MediumPart.Station;
+import keyslate.store.bench.Paper;
 import org.springframework.stereotype.Component;
 
 /** The kinds of paper there are. A new one is one more line here, its medium in the core and its reader of strips. */
@@ -75,15 +78,34 @@ public class Media {
     }
 
     /** The same where its filters are known better than by their names. */
-    public MediumPart of(String kind, FilterTable filters) {
+    private MediumPart of(String kind, FilterTable filters) {
         MediumPart plain = parts.get(kind);
         if (filters.isEmpty() || plain == null || !(plain.core() instanceof Monochrome mono)) {
             return plain;
         }
+        return kept(filters, f -> plain.with(mono.through(new VariableContrastPaper(f))));
+    }
+
+    /** A paper as it is known: graded paper by what was found of its range, else by its grade; the other kinds with what is known of their filters. */
+    public MediumPart of(Paper paper, FilterTable filters) {
+        if (!paper.hasOneGrade() || !(parts.get(paper.kind()).core() instanceof Monochrome)) {
+            return of(paper.kind(), filters);
+        }
+        FilterTable.Entry range = filters.of(GradeFilter.NONE)
+                .orElseGet(() -> new FilterTable.Entry(
+                        0,
+                        0,
+                        GradeScale.isoRangeOf(Grade.of(paper.grade())),
+                        VariableContrastPaper.GRADED_LIMIT_RANGE));
+        VariableContrastPaper graded = VariableContrastPaper.ofOneGrade(range.isoRange(), range.limitRange());
+        return kept(graded.measured(), f -> parts.get(paper.kind()).with(new Monochrome(graded)));
+    }
+
+    private MediumPart kept(FilterTable filters, Function<FilterTable, MediumPart> made) {
         if (calibrated.size() >= MOST_CALIBRATED) {
             calibrated.clear();
         }
-        return calibrated.computeIfAbsent(filters, f -> plain.with(mono.through(new VariableContrastPaper(f))));
+        return calibrated.computeIfAbsent(filters, made);
     }
 
     /** The kind of a paper, by its name in the store. */

@@ -69,6 +69,7 @@ public record MediumPart(
     /** The same kind, computed otherwise; a head offers the grades that it reaches. */
     MediumPart with(Monochrome other) {
         List<String> reached = Stream.concat(other.paper().set().stream(), Stream.of(GradeFilter.NONE))
+                .distinct()
                 .map(GradeFilter::written)
                 .filter(lights::contains)
                 .toList();
@@ -78,6 +79,11 @@ public record MediumPart(
     /** The marks that are asked for, with or without those of a black. */
     public List<Mark> marksFor(boolean blackWanted) {
         return marks.stream().filter(m -> blackWanted || !m.black()).toList();
+    }
+
+    /** Whether contrast is chosen by the light: not on graded paper, whose lights are one. */
+    public boolean choosesFilter() {
+        return choosesContrast && lights.size() > 1;
     }
 
     /** Whether nothing can be seen where its paper is exposed. */

@@ -2,6 +2,7 @@ package keyslate.server.recipe;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import keyslate.core.exposure.ApertureTrade;
@@ -9,10 +10,12 @@ import keyslate.core.light.Light;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Stops;
+import keyslate.core.rescale.Known;
 import keyslate.core.script.BaseExposure;
 import keyslate.server.Show;
 import keyslate.server.recipe.RecipeChange.BaseChange;
 import keyslate.server.recipe.RecipeChange.BasePart;
+import keyslate.server.rig.Grades;
 import keyslate.server.rig.Rig;
 import keyslate.store.slate.Recipe.Base;
 import org.jspecify.annotations.Nullable;
@@ -103,12 +106,18 @@ final class BaseEdit {
     /** The light asked for; where the paper has become another kind, the light that kind begins with. */
     private static Light light(
             Edit edit, Rig before, Rig moved, @Nullable BaseChange change, Function<Rig, Light> beginning) {
-        Light standing = before.medium().id().equals(moved.medium().id()) ? before.light() : beginning.apply(moved);
+        boolean stays = before.medium().id().equals(moved.medium().id()) && SpotEdit.reads(moved, before.light());
+        Light standing = stays ? before.light() : beginning.apply(moved);
         if (change == null || change.light() == null) {
             return standing;
         }
         return edit.errors()
                 .check("/base/light", standing, () -> moved.medium().core().read(change.light()));
+    }
+
+    /** A light, or the grade of a paper that has but one. */
+    private static String written(Rig rig, Light light) {
+        return rig.paper().hasOneGrade() ? rig.paper().type() : light.notation();
     }
 
     private static @Nullable ExposureTime ownTime(Edit edit, ExposureTime now, BaseChange change) {
@@ -168,10 +177,16 @@ final class BaseEdit {
             because.add("same light at " + Show.aperture(moved.recipe().setup().apertureMark()));
         }
         BaseExposure given = now.exposure().times(times);
-        if (!light.equals(before.light())) {
+        if (!light.equals(before.light()) || Grades.isOfOtherContrast(before, moved)) {
             BaseExposure.Part one = before.medium().core().asOne(given);
-            given = given.with(light, one.time().times(before.medium().core().timeFactor(one.light(), light)));
-            because.add("as dark from " + one.light().notation() + " to " + light.notation());
+            given = given.with(light, one.time().times(Grades.timeFactor(before, one.light(), moved, light)));
+            because.add("as dark from " + written(before, one.light()) + " to " + written(moved, light));
+        }
+        Optional<Known> box =
+                moved.constants().between(before.paper().id(), moved.paper().id());
+        if (box.isPresent()) {
+            given = given.times(Stops.of(box.get().figure()).toFactor());
+            because.add("for this box, as it was compared");
         }
         return because.isEmpty()
                 ? now

@@ -247,14 +247,15 @@ final class CarriedTime {
     }
 
     private Told light(Light light) {
-        if (light.equals(from)) {
+        if (light.equals(from) && !Grades.isOfOtherContrast(before, now)) {
             return Told.nothing(Link.Cause.LIGHT);
         }
-        double factor = now.medium().core().timeFactor(from, light);
-        Stops limit = lightLimit(light);
+        double factor = Grades.timeFactor(before, from, now, light);
+        Stops limit = Grades.isOfOtherContrast(before, now) ? BY_GRADE : lightLimit(light);
         return new Told(
                 new Link(Link.Cause.LIGHT, Stops.ofFactor(factor), limit),
-                Optional.of("× " + Show.factor(factor) + " for " + light.notation() + ", as dark"
+                Optional.of("× " + Show.factor(factor) + " for "
+                        + (now.paper().hasOneGrade() ? now.paper().type() : light.notation()) + ", as dark"
                         + (limit.compareTo(BY_GRADE) < 0 && light.points().isEmpty()
                                 ? ", by filters that were measured, ± " + Show.stopsApart(limit)
                                 : "")));

@@ -49,7 +49,7 @@ final class OpeningsEdit {
     }
 
     private static Optional<Light> second(Rig rig) {
-        if (!rig.medium().choosesContrast() || rig.subject().isProof() || rig.way() != LampWay.SWITCHED) {
+        if (!rig.medium().choosesFilter() || rig.subject().isProof() || rig.way() != LampWay.SWITCHED) {
             return Optional.empty();
         }
         List<Light> others = rig.medium().core().beside(rig.light()).stream()

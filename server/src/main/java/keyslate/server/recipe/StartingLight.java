@@ -19,7 +19,7 @@ record StartingLight(Light light, String because) {
      */
     static StartingLight of(Rig rig, Optional<NegativeReadings> readings, List<Light> kept) {
         Optional<StartingLight> asRead =
-                readings.filter(r -> rig.medium().choosesContrast()).map(StartingLight::asRead);
+                readings.filter(r -> rig.medium().choosesFilter()).map(StartingLight::asRead);
         if (asRead.isPresent()) {
             return asRead.get();
         }

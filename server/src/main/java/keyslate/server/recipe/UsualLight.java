@@ -12,7 +12,7 @@ import keyslate.server.rig.Rig;
 record UsualLight(Light light, String words) {
 
     static UsualLight of(Rig rig, List<Light> kept) {
-        Optional<Light> usual = rig.medium().choosesContrast()
+        Optional<Light> usual = rig.medium().choosesFilter()
                 ? Optional.empty()
                 : rig.medium().core().usual(kept);
         return usual.map(light ->

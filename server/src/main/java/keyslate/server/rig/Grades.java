@@ -1,14 +1,17 @@
 package keyslate.server.rig;
 
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 import keyslate.core.contrast.FilterTable;
+import keyslate.core.contrast.PaperGrades;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.light.Light;
 import keyslate.core.medium.Monochrome;
 import keyslate.core.quantity.Stops;
 import keyslate.core.reading.GradedLights;
 import keyslate.core.reading.HeadLights;
+import keyslate.core.reading.NextRecipe;
 import keyslate.core.reading.SlateEvidence;
 import keyslate.server.web.ConflictException;
 
@@ -29,6 +32,7 @@ public final class Grades {
         Constants constants = rig.constants();
         return constants
                 .head(rig.enlarger().id())
+                .filter(head -> !rig.paper().hasOneGrade())
                 .filter(head -> constants
                         .measured(rig.paper().id(), rig.enlarger().id())
                         .isEmpty())
@@ -38,7 +42,7 @@ public final class Grades {
 
     /** What the dials of a rig's head stand at for a light, such as "magenta 31"; none where grades are made by filters. */
     public static Optional<String> dials(Rig rig, Light light) {
-        if (!(rig.medium().core() instanceof Monochrome)) {
+        if (!(rig.medium().core() instanceof Monochrome) || rig.paper().hasOneGrade()) {
             return Optional.empty();
         }
         return rig.constants()
@@ -67,6 +71,20 @@ public final class Grades {
         FilterTable table = mono.paper().measured();
         return table.of(from.toFilter())
                 .flatMap(a -> table.of(to.toFilter()).map(b -> Stops.of(Math.hypot(a.limitStops(), b.limitStops()))));
+    }
+
+    /** The factor of time from a light on one rig's paper to a light on another's that keeps a print as dark; a light tone is held where one of them has but one grade. */
+    public static double timeFactor(Rig before, Light from, Rig now, Light to) {
+        return isOfOtherContrast(before, now)
+                ? PaperGrades.timeFactor(paper(before), from.toFilter(), paper(now), to.toFilter(), NextRecipe.HELD_NET)
+                : now.medium().core().timeFactor(from, to);
+    }
+
+    /** Whether the paper has another contrast than it had, or had one and has many. */
+    public static boolean isOfOtherContrast(Rig before, Rig now) {
+        return before.medium().core() instanceof Monochrome
+                && now.medium().core() instanceof Monochrome
+                && !Objects.equals(before.paper().grade(), now.paper().grade());
     }
 
     /** What is known of the lag besides the figure that times are reckoned with. */

@@ -9,6 +9,7 @@ import keyslate.core.medium.Monochrome;
 import keyslate.core.quantity.Length;
 import keyslate.core.reading.SlateEvidence;
 import keyslate.server.medium.Media;
+import keyslate.server.medium.MediumPart;
 import keyslate.server.subject.Subject;
 import keyslate.server.subject.Subjects;
 import keyslate.server.web.NotFoundException;
@@ -68,8 +69,17 @@ public class Rigs {
                 enlarger,
                 stores.lens(recipe.setup().lensId()).orElseThrow(NotFoundException.of("lens")),
                 paper,
-                media.of(paper.kind(), known.filters(paper.id(), enlarger.id())),
+                medium(paper, enlarger, known),
                 known);
+    }
+
+    /** A paper with what is known of it under an enlarger; the dials of a head do nothing to graded paper. */
+    private MediumPart medium(Paper paper, Enlarger enlarger, Constants known) {
+        return media.of(
+                paper,
+                paper.hasOneGrade()
+                        ? known.measured(paper.id(), enlarger.id())
+                        : known.filters(paper.id(), enlarger.id()));
     }
 
     /** What is known today of an enlarger, a lens and a paper: found on any box of it, and learned from all slates. */
@@ -79,10 +89,12 @@ public class Rigs {
     }
 
     private Constants found(Enlarger enlarger, String lensId, Paper paper) {
-        List<String> boxes = stores.papers().stream()
-                .filter(p -> p.name().equals(paper.name()) && p.kind().equals(paper.kind()))
-                .map(Paper::id)
+        List<Paper> ofKind = stores.papers().stream()
+                .filter(p -> p.kind().equals(paper.kind()))
                 .toList();
+        List<String> boxes = ofKind.stream().map(Paper::id).toList();
+        List<String> alike =
+                ofKind.stream().filter(p -> p.isLike(paper)).map(Paper::id).toList();
         List<String> things = Stream.concat(Stream.of(enlarger.id(), lensId, paper.id()), boxes.stream())
                 .distinct()
                 .toList();
@@ -94,6 +106,7 @@ public class Rigs {
                 .toList();
         // Filters print alike on every box of a paper: the newest that was found of them counts.
         Optional<Constant> filters = found.stream()
+                .filter(c -> alike.contains(c.thingId()) || c.thingId().equals(paper.id()))
                 .filter(c -> c.name().equals(Constants.Name.FILTERS.name())
                         && c.lensId().equals(enlarger.id()))
                 .max(Comparator.comparing(Constant::foundAt));
@@ -124,7 +137,7 @@ public class Rigs {
 
     private Learned.Gathered learned(Constants known, Enlarger enlarger, Paper paper, String butSlateId) {
         return learned.of(new Learned.Asked(
-                paper.name(),
+                paper.type(),
                 enlarger.id(),
                 butSlateId,
                 known.filters(paper.id(), enlarger.id()),
@@ -188,9 +201,7 @@ public class Rigs {
                 stood.enlarger(),
                 stood.lens(),
                 stood.paper(),
-                media.of(
-                        stood.paper().kind(),
-                        known.filters(stood.paper().id(), stood.enlarger().id())),
+                medium(stood.paper(), stood.enlarger(), known),
                 known);
     }
 
@@ -214,9 +225,7 @@ public class Rigs {
                 stood.enlarger(),
                 stood.lens(),
                 stood.paper(),
-                media.of(
-                        stood.paper().kind(),
-                        known.filters(stood.paper().id(), stood.enlarger().id())),
+                medium(stood.paper(), stood.enlarger(), known),
                 known);
     }
 

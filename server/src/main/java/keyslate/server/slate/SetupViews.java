@@ -121,7 +121,8 @@ final class SetupViews {
 
     /** Colour is judged dry, and a proof by its black, which dries as it is. */
     private static @Nullable Double driesDown(Rig rig) {
-        boolean judgedWet = rig.medium().choosesContrast() && !rig.subject().isProof();
+        boolean judgedWet =
+                rig.medium().core().underSafelight() && !rig.subject().isProof();
         return judgedWet ? rig.dryDown().map(Known::figure).orElse(null) : null;
     }
 

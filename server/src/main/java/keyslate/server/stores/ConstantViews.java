@@ -5,7 +5,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import keyslate.core.contrast.GradeScale;
+import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.medium.Monochrome;
+import keyslate.core.quantity.Grade;
 import keyslate.core.rescale.Links;
 import keyslate.server.Show;
 import keyslate.server.rig.Constants.Name;
@@ -89,15 +92,11 @@ public final class ConstantViews {
             Paper paper, List<Constant> found, List<Enlarger> enlargers, FilterViews.Told learned) {
         List<ConstantView> views = new ArrayList<>(of(paper, found));
         if (Monochrome.ID.equals(paper.kind())) {
+            String what = paper.hasOneGrade() ? "Range in " : "Filters in ";
             for (Enlarger e : enlargers) {
                 views.add(find(found, paper.id(), Name.FILTERS, e.id())
-                        .map(c -> labelled(view(c), "Filters in " + e.name()))
-                        .orElseGet(() -> byDefault(
-                                Name.FILTERS,
-                                "Filters in " + e.name(),
-                                "matched in speed, R by their grades",
-                                null,
-                                e.id())));
+                        .map(c -> labelled(view(c), what + e.name()))
+                        .orElseGet(() -> unmeasured(paper, what, e)));
                 learned.of(paper, e).ifPresent(views::add);
             }
         }
@@ -106,6 +105,17 @@ public final class ConstantViews {
                 .map(ConstantViews::view)
                 .forEach(views::add);
         return views;
+    }
+
+    private static ConstantView unmeasured(Paper paper, String what, Enlarger e) {
+        return paper.hasOneGrade()
+                ? byDefault(
+                        Name.FILTERS,
+                        what + e.name(),
+                        "R " + Math.round(GradeScale.isoRangeOf(Grade.of(paper.grade()))) + ", by its grade",
+                        "± " + Math.round(VariableContrastPaper.GRADED_LIMIT_RANGE),
+                        e.id())
+                : byDefault(Name.FILTERS, what + e.name(), "matched in speed, R by their grades", null, e.id());
     }
 
     private static List<ConstantView> of(Paper paper, List<Constant> found) {

@@ -7,7 +7,9 @@ import java.util.List;
 import java.util.function.DoubleFunction;
 import java.util.stream.Collectors;
 import keyslate.core.exposure.ApertureMark;
+import keyslate.core.medium.Monochrome;
 import keyslate.core.quantity.Check;
+import keyslate.core.quantity.Grade;
 import keyslate.core.quantity.QuantityException;
 import keyslate.core.script.LampWay;
 import keyslate.server.Ids;
@@ -260,7 +262,22 @@ final class EquipmentChecks {
                         : errors.check(
                                 "/sheetPrice",
                                 0.0,
-                                () -> Check.within("price", asked.sheetPrice(), 0, HIGHEST_PRICE, "")));
+                                () -> Check.within("price", asked.sheetPrice(), 0, HIGHEST_PRICE, "")),
+                grade(errors, before, asked, kind));
+    }
+
+    /** Graded paper is monochrome, and what it is. */
+    private static @Nullable Double grade(FieldErrors errors, @Nullable Paper before, PaperAsked asked, String kind) {
+        Double stands = before == null ? null : before.grade();
+        if (asked.grade() == null) {
+            return stands;
+        }
+        if (!Monochrome.ID.equals(kind)) {
+            errors.add("/grade", "E_INFEASIBLE", "Colour paper has no grades.");
+        } else if (before != null && !asked.grade().equals(stands)) {
+            errors.add("/grade", "E_INFEASIBLE", "A box stays what it is. Add another one.");
+        }
+        return errors.check("/grade", stands, () -> Grade.of(asked.grade()).onScale());
     }
 
     /** A day as it is written on a box; "" where it was taken back. */

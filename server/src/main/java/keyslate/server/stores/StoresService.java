@@ -400,6 +400,7 @@ public class StoresService {
                 p.surface() == null ? "" : p.surface(),
                 p.openedOn() == null ? "" : p.openedOn(),
                 p.sheetPrice(),
+                p.grade(),
                 p.startLight(),
                 lit,
                 pieces.stream()

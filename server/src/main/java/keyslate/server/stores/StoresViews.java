@@ -71,6 +71,7 @@ public final class StoresViews {
      * @param surface in words, empty where nobody said
      * @param openedOn the day the box was opened, empty where nobody said
      * @param sheetPrice of a whole sheet in the user's own money; left out where nobody said
+     * @param grade of graded paper, −1 to 5; left out where its contrast changes with the light, and in colour
      * @param startLight what its owner begins with; left out where a plain default does
      * @param litAt when light came on while the box lay open; left out where it never did
      * @param pieces that were cut and lie in the box
@@ -91,6 +92,7 @@ public final class StoresViews {
             String surface,
             String openedOn,
             @Nullable Double sheetPrice,
+            @Nullable Double grade,
             @Nullable String startLight,
             @Nullable String litAt,
             List<PiecesView> pieces,
@@ -218,6 +220,7 @@ public final class StoresViews {
      * @param surface in words
      * @param openedOn the day the box was opened, as year-month-day
      * @param sheetPrice of a whole sheet in the user's own money, 0 to 100 000
+     * @param grade of graded paper, −1 to 5; left out where filters make its contrast
      */
     public record PaperAsked(
             @Nullable String name,
@@ -231,7 +234,8 @@ public final class StoresViews {
             @Nullable Double sheetsLeft,
             @Nullable Integer reserveSheets,
             @Nullable String openedOn,
-            @Nullable Double sheetPrice) {}
+            @Nullable Double sheetPrice,
+            @Nullable Double grade) {}
 
     /**
      * A bath with the share of its capacity that is used.

@@ -62,7 +62,8 @@ final class FileEquipment {
                 p.reserveSheets(),
                 p.counted(),
                 p.startLight(),
-                p.surface() == null || p.surface().isEmpty() ? null : p.surface());
+                p.surface() == null || p.surface().isEmpty() ? null : p.surface(),
+                p.grade());
     }
 
     static Paper toStore(FilePaper p) {
@@ -81,6 +82,7 @@ final class FileEquipment {
                 p.startLight(),
                 p.surface() == null ? "" : p.surface(),
                 "",
-                null);
+                null,
+                p.grade());
     }
 }

@@ -133,7 +133,8 @@ public record SlateFile(
             int reserveSheets,
             @Nullable Boolean counted,
             @Nullable String startLight,
-            @Nullable String surface) {}
+            @Nullable String surface,
+            @Nullable Double grade) {}
 
     public record FileSlate(
             String id,

@@ -13,6 +13,7 @@ package keyslate.store.bench;
  * @param surface in words, "" where nobody said; null in what stood before it was asked
  * @param openedOn the day the box was opened, such as 2026-11-27; "" or null where nobody said
  * @param sheetPrice of a whole sheet, in the user's own money; null where nobody said
+ * @param grade of graded paper, −1 to 5; null where its contrast changes with the light, and in colour
  */
 public record Paper(
         String id,
@@ -29,4 +30,23 @@ public record Paper(
         String startLight,
         String surface,
         String openedOn,
-        Double sheetPrice) {}
+        Double sheetPrice,
+        Double grade) {
+    /** Whether every light prints it with the same contrast. */
+    public boolean hasOneGrade() {
+        return grade != null;
+    }
+
+    /** Whether another box holds the same paper, whatever its size and batch. */
+    public boolean isLike(Paper other) {
+        return type().equals(other.type()) && kind.equals(other.kind);
+    }
+
+    /** What it is called by its name and, where it has one, its grade. */
+    public String type() {
+        return grade == null
+                ? name
+                : name + ", paper grade "
+                        + (grade == Math.rint(grade) ? Long.toString(Math.round(grade)) : grade.toString());
+    }
+}

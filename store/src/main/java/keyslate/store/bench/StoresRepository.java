@@ -18,7 +18,7 @@ public final class StoresRepository {
     private static final String LENS =
             "SELECT id, name, focal_mm, open_mark, smallest_mark, marks_per_stop, covers_mm FROM lens";
     private static final String PAPER = "SELECT id, name, kind, base, width_mm, height_mm, batch, sheets_in_box,"
-            + " sheets_left, reserve_sheets, counted, start_light, surface, opened_on, sheet_price FROM paper";
+            + " sheets_left, reserve_sheets, counted, start_light, surface, opened_on, sheet_price, grade FROM paper";
     private static final String THING = "SELECT id, kind, name, facts, added_at, retired_at FROM thing";
     private static final String IN_USE = " WHERE retired_at IS NULL";
     /** Tables of which a row is retired and never deleted. */
@@ -83,9 +83,9 @@ public final class StoresRepository {
     public void add(Paper paper) {
         insert(
                 "INSERT INTO paper (id, name, kind, base, width_mm, height_mm, batch, sheets_in_box, sheets_left,"
-                        + " reserve_sheets, counted, start_light, surface, opened_on, sheet_price) VALUES (:id, :name, :kind, :base, :widthMm, :heightMm,"
+                        + " reserve_sheets, counted, start_light, surface, opened_on, sheet_price, grade) VALUES (:id, :name, :kind, :base, :widthMm, :heightMm,"
                         + " :batch, :sheetsInBox, :sheetsLeft, :reserveSheets, :counted, :startLight, coalesce(:surface, ''),"
-                        + " coalesce(:openedOn, ''), :sheetPrice)",
+                        + " coalesce(:openedOn, ''), :sheetPrice, :grade)",
                 paper);
     }
 
@@ -123,7 +123,7 @@ public final class StoresRepository {
                 "UPDATE paper SET name = :name, kind = :kind, base = :base, width_mm = :widthMm, height_mm = :heightMm,"
                         + " batch = :batch, sheets_in_box = :sheetsInBox, sheets_left = :sheetsLeft, reserve_sheets ="
                         + " :reserveSheets, counted = :counted, start_light = :startLight, surface = coalesce(:surface, ''),"
-                        + " opened_on = coalesce(:openedOn, ''), sheet_price = :sheetPrice"
+                        + " opened_on = coalesce(:openedOn, ''), sheet_price = :sheetPrice, grade = :grade"
                         + " WHERE id = :id",
                 paper);
     }
