@@ -10,6 +10,7 @@ import { Print } from "../../shared/ui/Print";
 import { Verdict } from "../../shared/ui/Verdict";
 import { partLights, partsText } from "../../shared/units/parts";
 import { Threads } from "./Threads";
+import { OtherBoxes, useOtherBoxes } from "./OtherBoxes";
 import { TwoFilters } from "./TwoFilters";
 import {
   type Asked,
@@ -35,6 +36,9 @@ export function ContrastPage() {
 }
 
 function Contrast({ slate, edit }: SlateContext) {
+  // Graded paper has no filter to choose: harder and softer are other boxes.
+  const graded = slate.medium.lights.length === 1;
+  const others = useOtherBoxes({ slate, edit });
   const split = slate.base.parts.length > 1;
   const [asked, setAsked] = useState<Asked>(() => firstAsked(slate.base.parts, slate.medium.lights));
   const [chosen, setChosen] = useState<string>();
@@ -51,7 +55,7 @@ function Contrast({ slate, edit }: SlateContext) {
   const next = useStandingPicture(slate, false, ends);
   const lights = slate.medium.lights;
   const way = asked.way ?? "ONE_FILTER";
-  const step = (by: 1 | -1) =>
+  const another = (by: 1 | -1) =>
     setAsked((now) => ({
       ...now,
       threads: [],
@@ -59,6 +63,7 @@ function Contrast({ slate, edit }: SlateContext) {
       // From what was asked last, whether or not it was answered yet: quick presses all count.
       light: beside(lights, now.light ?? found?.one.light.notation ?? slate.base.light.notation, by),
     }));
+  const step = graded ? others.step : another;
   const more = (by: number) =>
     setAsked((now) => ({ ...now, moreStops: Math.max(-3, Math.min(3, (now.moreStops ?? 0) + by)) }));
   const takeWay = (to: Way) => setAsked((now) => ({ ...now, way: to }));
@@ -85,7 +90,7 @@ function Contrast({ slate, edit }: SlateContext) {
   };
   useKeys({
     o: () => takeWay("ONE_FILTER"),
-    t: () => takeWay("TWO_FILTERS"),
+    t: () => !graded && takeWay("TWO_FILTERS"),
     h: () => step(1),
     f: () => step(-1),
     l: () => more(-SIXTH),
@@ -136,15 +141,19 @@ function Contrast({ slate, edit }: SlateContext) {
         <p className="stage-note">{standing.data.basis} Without local work.</p>
       </main>
       <aside className="panel dense" aria-label="Contrast">
-        <Ways<Way>
-          label="How the contrast is given"
-          value={way}
-          ways={[
-            { value: "ONE_FILTER", label: "One filter" },
-            { value: "TWO_FILTERS", label: "Two filters" },
-          ]}
-          onChange={takeWay}
-        />
+        {graded ? (
+          <OtherBoxes slate={slate} {...others} />
+        ) : (
+          <Ways<Way>
+            label="How the contrast is given"
+            value={way}
+            ways={[
+              { value: "ONE_FILTER", label: "One filter" },
+              { value: "TWO_FILTERS", label: "Two filters" },
+            ]}
+            onChange={takeWay}
+          />
+        )}
         {slate.naming.intent && <p className="intent-line">“{slate.naming.intent}”</p>}
         <ToneTable
           standing={standing.data.threads}
@@ -212,7 +221,7 @@ function Contrast({ slate, edit }: SlateContext) {
               ? "Nothing was changed. Ask for something else above, or take Esc."
               : wanted && found
                 ? found.why
-                : "What the tone should be in the print; the filter and the time follow. What you do not move stays as near as one curve lets it."
+                : `What the tone should be in the print; ${graded ? "the time follows, and which paper grade would hold it" : "the filter and the time follow"}. What you do not move stays as near as one curve lets it.`
           }
           restsOn={wanted && found ? found.restsOn : []}
           error={proposal.error?.message ?? take.error?.message ?? strips.error?.message}

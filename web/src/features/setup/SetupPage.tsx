@@ -73,7 +73,7 @@ function Fields({ slate, edit }: SlateContext) {
         options={named(
           stores?.papers.map((p) => ({
             id: p.id,
-            name: `${p.name}, ${p.batch}${p.counted ? `, ${number(Math.floor(p.sheetsLeft))} left` : ""}`,
+            name: `${p.name}${p.grade === undefined ? "" : `, paper grade ${String(p.grade)}`}, ${p.batch}${p.counted ? `, ${number(Math.floor(p.sheetsLeft))} left` : ""}`,
           })),
           setup.paperId,
           setup.paperName,

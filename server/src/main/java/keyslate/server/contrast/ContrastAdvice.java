@@ -309,9 +309,10 @@ final class ContrastAdvice {
                 0);
     }
 
-    private static String headline(BaseExposure base) {
+    private String headline(BaseExposure base) {
         if (!base.isSplit()) {
-            return "Set " + base.main().light().notation() + ", "
+            return "Set "
+                    + (paper.isOfOneGrade() ? "" : base.main().light().notation() + ", ")
                     + Show.seconds(base.main().time().inSeconds()) + ".";
         }
         List<String> parts = base.parts().stream()

@@ -39,7 +39,7 @@ final class CutWords {
     }
 
     String title() {
-        return job.sheets() + " × " + job.paper().name();
+        return job.sheets() + " × " + job.paper().type();
     }
 
     CutView view(List<Thing> shelf) {

@@ -70,7 +70,7 @@ class RunCardController {
                             .map(p -> p.light().notation())
                             .toList()) + ", "
                     + Show.aperture(rig.mark().engraved()) + ", "
-                    + rig.paper().name() + " " + rig.paper().batch();
+                    + rig.paper().type() + " " + rig.paper().batch();
             return new RunCard(rig.recipe().naming().title() + ", " + sheet.name(rig), stands, steps);
         } catch (QuantityException e) {
             throw RefusedException.of("/kind", e.kind().code(), Show.sentence(e.getMessage()));

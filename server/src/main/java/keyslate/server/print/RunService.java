@@ -163,7 +163,7 @@ public class RunService {
     private SheetPlan plan(SheetKind kind, Rig rig) {
         if (rig.paper().counted() && rig.paper().sheetsLeft() <= 0) {
             throw RefusedException.of(
-                    "/kind", "E_RANGE", "The box of " + rig.paper().name() + " is empty.");
+                    "/kind", "E_RANGE", "The box of " + rig.paper().type() + " is empty.");
         }
         try {
             return kind.plan(rig, assembler.small(rig));

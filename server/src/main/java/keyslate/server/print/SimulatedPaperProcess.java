@@ -102,7 +102,7 @@ class SimulatedPaperProcess implements PaperProcess {
     }
 
     private static long box(Rig rig) {
-        return SimulatedEquipment.seed(rig.paper().name() + rig.paper().batch());
+        return SimulatedEquipment.seed(rig.paper().type() + rig.paper().batch());
     }
 
     /** The share of the developer's capacity that is used up; fresh when no bath is on record. */

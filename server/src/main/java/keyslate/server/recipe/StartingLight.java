@@ -29,13 +29,13 @@ record StartingLight(Light light, String because) {
                     usual.get(),
                     usual.get().notation() + " is the middle of "
                             + (kept.size() == 1 ? "the print" : "the " + kept.size() + " prints") + " you kept on "
-                            + rig.paper().name() + ".");
+                            + rig.paper().type() + ".");
         }
         String entered = rig.paper().startLight();
         if (entered != null) {
             Light light = rig.medium().core().read(entered);
             return new StartingLight(
-                    light, light.notation() + " as entered for " + rig.paper().name() + ".");
+                    light, light.notation() + " as entered for " + rig.paper().type() + ".");
         }
         Light plain = rig.medium().core().plainLight();
         return new StartingLight(plain, plain.notation() + " is a plain default and not a measurement.");

@@ -75,8 +75,7 @@ public class OtherGrades {
 
     private String words(Rig rig, Grade grade, String seconds) {
         String number = Show.number(grade.onScale());
-        String there = "Paper grade " + number + " would be nearer, about " + seconds
-                + " there with the light tones where they are (CON-26). ";
+        String there = "Paper grade " + number + " would be nearer, about " + seconds + " there (CON-26). ";
         Optional<Paper> box = stores.papers().stream()
                 .filter(p -> p.name().equals(rig.paper().name()) && p.hasOneGrade())
                 .filter(p -> p.grade() == grade.onScale())
@@ -84,7 +83,7 @@ public class OtherGrades {
         return there
                 + box.map(p -> "It lies in your stores"
                                 + (p.counted() ? ", " + (long) Math.floor(p.sheetsLeft()) + " sheets" : "")
-                                + ": take it at Set up, and the time goes along.")
+                                + ": take that box, and the time goes along.")
                         .orElse("No box of it is in your stores.");
     }
 }

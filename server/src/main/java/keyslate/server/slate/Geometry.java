@@ -161,7 +161,7 @@ class Geometry {
         }
         if (rig.paper().counted() && rig.paper().sheetsLeft() <= rig.paper().reserveSheets()) {
             warnings.add(
-                    rig.paper().name() + ": " + Show.number(rig.paper().sheetsLeft()) + " sheets left, your reserve.");
+                    rig.paper().type() + ": " + Show.number(rig.paper().sheetsLeft()) + " sheets left, your reserve.");
         }
         return warnings;
     }

@@ -81,7 +81,7 @@ final class SetupViews {
                 rig.lens().focalMm(),
                 setup.apertureMark(),
                 rig.paper().id(),
-                rig.paper().name(),
+                rig.paper().type(),
                 rig.paper().batch(),
                 rig.paper().sheetsLeft(),
                 rig.paper().counted(),

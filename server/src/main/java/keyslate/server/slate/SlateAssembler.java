@@ -219,7 +219,7 @@ public class SlateAssembler {
                         && s.exposed().decisions().stream().anyMatch(d -> Decision.READING.equals(d.kind())))
                 .reduce((first, last) -> last)
                 .filter(s -> !s.rig().paper().id().equals(now.paper().id()))
-                .map(s -> s.view().label() + " was made on " + s.rig().paper().name() + ", "
+                .map(s -> s.view().label() + " was made on " + s.rig().paper().type() + ", "
                         + s.rig().paper().batch() + ": this box may differ by a third of a stop or more.")
                 .orElse(null);
     }

@@ -133,7 +133,7 @@ class GradedPaperHttpTest extends ApplicationTest {
         assertThat(late.get("headline").asString()).matches("Blacks come (0.9.|1.00) stop late. Set .*");
         assertThat(late.get("why").asString())
                 .contains("Paper grade 3 would be nearer, about ")
-                .contains("in your stores, 12 sheets: take it at Set up");
+                .contains("in your stores, 12 sheets: take that box");
         assertThat(late.get("light").get("notation").asString()).isEqualTo("no filter");
         JsonNode far = ok(http().post(readings, Map.of("whitesAt", 0, "blacksAt", 4)));
         assertThat(far.get("why").asString()).contains("No box of it is in your stores.");
@@ -197,7 +197,8 @@ class GradedPaperHttpTest extends ApplicationTest {
         double seconds = base().get("seconds").asDouble();
         http().send("DELETE", "/api/slates/" + slate, "");
         String copy = ok(http().send("POST", "/api/imports", file)).get("id").asString();
-        assertThat(http().slate(copy).get("standing").get("medium").get("lights")).hasSize(1);
+        assertThat(http().slate(copy).get("standing").get("medium").get("lights"))
+                .hasSize(1);
         assertThat(http().slate(copy).get("standing").get("base").get("seconds").asDouble())
                 .isEqualTo(seconds);
     }

@@ -97,6 +97,40 @@ class ContrastIT extends JourneyTest {
         assertThat(now).hasAttribute("src", Pattern.compile("side=960$"));
     }
 
+    /** Two boxes of a graded paper: put on the shelf, taken at Set up, and a harder one by a key, the time going along. */
+    @Test
+    void onGradedPaperHarderIsAnotherBox() {
+        Printer printer = printer();
+        printer.opens("/stores");
+        for (String grade : new String[] {"2", "4"}) {
+            page().getByText("Add a box of paper").click();
+            printer.field("Name").fill("Loam graded");
+            page().getByLabel("Contrast", new Page.GetByLabelOptions().setExact(true))
+                    .click();
+            page().getByTitle("one: paper grade " + grade).click();
+            printer.field("Long side").fill("25.4");
+            printer.field("Short side").fill("20.3");
+            printer.field("Sheets left").fill("15");
+            printer.presses("Put it on the shelf");
+            assertThat(page().getByText("R " + ("2".equals(grade) ? "110" : "66") + ", by its grade")
+                            .first())
+                    .isVisible();
+        }
+        printer.startsSlate("9", "On graded paper", "");
+        page().getByLabel("Paper", new Page.GetByLabelOptions().setExact(true)).click();
+        page().getByTitle(Pattern.compile("^Loam graded, paper grade 2")).click();
+        assertThat(page().getByLabel("Enlarger: the standing recipe")).containsText("No filter");
+        printer.goesTo("Contrast");
+        assertThat(page().getByText("Two filters")).hasCount(0);
+        Locator boxes = page().getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Boxes of this paper"));
+        assertThat(boxes.getByRole(AriaRole.BUTTON)).hasCount(2);
+        page().keyboard().press("h");
+        assertThat(page().getByLabel("Enlarger: the standing recipe")).containsText("paper grade 4");
+        assertThat(boxes.getByText("Paper grade 4").locator("..")).hasAttribute("aria-pressed", "true");
+        page().keyboard().press("u");
+        assertThat(page().getByLabel("Enlarger: the standing recipe")).containsText("paper grade 2");
+    }
+
     /** Two strips on one paper say both times of a split, which is printed in two parts. */
     @Test
     void aSplitIsReadFromItsTwoStripsAndPrinted() {
