@@ -84,6 +84,59 @@ public final class SplitByStrips {
         this.hardLight = light(hard);
     }
 
+    private SplitByStrips(VariableContrastPaper paper, FilterLight softLight, FilterLight hardLight, double range) {
+        this.paper = paper;
+        this.soft = new Marks(GradeFilter.G00, Optional.empty(), Optional.empty());
+        this.softLight = softLight;
+        this.hardLight = hardLight;
+        this.range = range;
+    }
+
+    /**
+     * CON-27: the pair that puts whites and black right, from a strip that got both lights on the same patches: the whites hold where it got one pair, the first true black comes where it got another. What both filters
+     * are off by together is in both, and cancels.
+     *
+     * @throws keyslate.core.quantity.QuantityException where no pair of these lights does
+     */
+    public static Pair bySum(VariableContrastPaper paper, Lights lights, Pair whitesAt, Pair blackAt) {
+        double white = tone(paper, lights, whitesAt, VariableContrastPaper.HIGHLIGHT_NET);
+        double black = tone(paper, lights, blackAt, VariableContrastPaper.SHADOW_NET);
+        return new SplitByStrips(paper, through(lights.soft(), white), through(lights.hard(), white), black - white)
+                .exact();
+    }
+
+    /** The lights of the two filters as these strips show them. */
+    public Lights lights() {
+        return new Lights(softLight, hardLight);
+    }
+
+    /** The light of two filters. */
+    public record Lights(FilterLight soft, FilterLight hard) {
+        /** As they are known from elsewhere. */
+        public static Lights of(VariableContrastPaper paper, GradeFilter soft, GradeFilter hard) {
+            return new Lights(paper.lightThrough(soft), paper.lightThrough(hard));
+        }
+
+        private FilterLight of(Pair pair) {
+            return new FilterLight(
+                    sum(pair, soft.blueLog(), hard.blueLog()), sum(pair, soft.greenLog(), hard.greenLog()));
+        }
+
+        private static double sum(Pair pair, double softLog, double hardLog) {
+            return Math.log10(pair.softSeconds() * Math.pow(10, softLog) + pair.hardSeconds() * Math.pow(10, hardLog));
+        }
+    }
+
+    /** Light log10 that a tone lets through which prints at a net density with a pair. */
+    private static double tone(VariableContrastPaper paper, Lights lights, Pair pair, double net) {
+        FilterLight light = lights.of(pair);
+        return paper.logBlueFor(net, light.ratio()) - light.blueLog();
+    }
+
+    private static FilterLight through(FilterLight light, double log) {
+        return new FilterLight(light.blueLog() + log, light.greenLog() + log);
+    }
+
     private static double log(ExposureTime time) {
         return Math.log10(time.inSeconds());
     }

@@ -32,6 +32,7 @@ public record SheetPatches(List<Patch> patches) {
      * @param plannedSeconds what it was to receive, as if all of it came through the standing opening
      * @param receivedSeconds what it did receive, alike
      * @param lampOns how often the lamp went on for it: so often its lag counts
+     * @param parts seconds received through each light, in their order; more than one where exposures through several lay on top of each other
      */
     public record Patch(
             int number,
@@ -41,11 +42,24 @@ public record SheetPatches(List<Patch> patches) {
             ExposureStep step,
             double plannedSeconds,
             double receivedSeconds,
-            int lampOns) {
+            int lampOns,
+            List<Received> parts) {
+        public Patch {
+            parts = List.copyOf(parts);
+        }
+
+        /** Whether the light of several filters or packs lies on it. */
+        public boolean isOfSeveralLights() {
+            return parts.size() > 1;
+        }
+
         private Patch numbered(int other) {
-            return new Patch(other, piece, place, sector, step, plannedSeconds, receivedSeconds, lampOns);
+            return new Patch(other, piece, place, sector, step, plannedSeconds, receivedSeconds, lampOns, parts);
         }
     }
+
+    /** Seconds through one light. */
+    public record Received(Light light, double seconds) {}
 
     private record Fell(ExposureStep step, Part reach, Optional<WedgeDisc> disc, double planned, double received) {}
 
@@ -125,7 +139,8 @@ public record SheetPatches(List<Patch> patches) {
                         step,
                         planned * disc.share(s),
                         received * disc.share(s),
-                        lampOns(lights)))
+                        lampOns(lights),
+                        parts(lights, disc.share(s))))
                 .toList();
     }
 
@@ -159,7 +174,16 @@ public record SheetPatches(List<Patch> patches) {
             received += light.received();
             step = light.step();
         }
-        return new Patch(0, step.piece(), place, OptionalInt.empty(), step, planned, received, lampOns(fell));
+        return new Patch(
+                0, step.piece(), place, OptionalInt.empty(), step, planned, received, lampOns(fell), parts(fell, 1));
+    }
+
+    private static List<Received> parts(List<Fell> lights, double share) {
+        Map<Light, Double> parts = new LinkedHashMap<>();
+        lights.forEach(l -> parts.merge(l.step().light(), share * l.received(), Double::sum));
+        return parts.entrySet().stream()
+                .map(e -> new Received(e.getKey(), e.getValue()))
+                .toList();
     }
 
     /** Every step once, however many phases of it fell there, times its presses. */

@@ -16,8 +16,9 @@ import keyslate.core.script.StripDirection;
  * @param patch length of a patch along the strip
  * @param breadth breadth of the strip
  * @param place across the picture, 0 to 1; none is chosen where it tells most
- * @param second light of a second row beside the first, each of half the breadth; none = one row
- * @param secondMiddle what the middle of the second row receives; none = what keeps the print as dark as in the first
+ * @param second another light, for a second row or on top of the first; none = one light
+ * @param secondMiddle what the middle receives of it; none = what keeps the print as dark as in the first
+ * @param lies where the second light falls
  */
 public record CoverStripPlan(
         PatchSeries series,
@@ -26,8 +27,19 @@ public record CoverStripPlan(
         Length breadth,
         Optional<Double> place,
         Optional<Light> second,
-        Optional<ExposureTime> secondMiddle)
+        Optional<ExposureTime> secondMiddle,
+        SecondLies lies)
         implements TestPlan.OfSeries {
+    /** Where the light of a second filter falls. */
+    public enum SecondLies {
+        /** In a row of its own beside the first, each of half the breadth. */
+        BESIDE,
+        /** On the same patches in the same steps: a strip of both parts of a split. */
+        ON_TOP,
+        /** On the same patches, all of which got the base exposure through the first light: the second part of a split on the whole first one. */
+        ON_WHOLE
+    }
+
     public CoverStripPlan {
         Check.positive("patch", patch.inMm(), "mm");
         Check.positive("strip", breadth.inMm(), "mm");
@@ -39,8 +51,28 @@ public record CoverStripPlan(
         return Length.ofMm(series.patches() * patch.inMm());
     }
 
+    /** One row, or two beside each other. */
+    public CoverStripPlan(
+            PatchSeries series,
+            StripDirection direction,
+            Length patch,
+            Length breadth,
+            Optional<Double> place,
+            Optional<Light> second,
+            Optional<ExposureTime> secondMiddle) {
+        this(series, direction, patch, breadth, place, second, secondMiddle, SecondLies.BESIDE);
+    }
+
+    /** Whether two lights fall on the same patches. */
+    public boolean isOfBothLights() {
+        return second.isPresent() && lies != SecondLies.BESIDE;
+    }
+
     @Override
     public TestScript script(ExposureTime base, TestRig rig) {
+        if (isOfBothLights()) {
+            return OnTop.script(this, base, rig);
+        }
         return SecondRow.of(
                 CoverScript.of(this, base, rig),
                 second,
@@ -61,6 +93,17 @@ public record CoverStripPlan(
         return new CoverStripPlan(series, direction, patch, breadth, place, other, middle);
     }
 
+    /** The same with another light on the same patches. */
+    public CoverStripPlan onTop(Light other, ExposureTime middle, SecondLies how) {
+        return new CoverStripPlan(
+                series, direction, patch, breadth, place, Optional.of(other), Optional.of(middle), how);
+    }
+
+    /** The first light alone. */
+    CoverStripPlan alone() {
+        return inRows(Optional.empty());
+    }
+
     @Override
     public CoverStripPlan followingBase() {
         return of(series.followingBase(), patch);
@@ -68,7 +111,7 @@ public record CoverStripPlan(
 
     @Override
     public CoverStripPlan of(PatchSeries other, Length each) {
-        return new CoverStripPlan(other, direction, each, breadth, place, second, secondMiddle);
+        return new CoverStripPlan(other, direction, each, breadth, place, second, secondMiddle, lies);
     }
 
     @Override

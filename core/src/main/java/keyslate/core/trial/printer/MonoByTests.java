@@ -11,18 +11,14 @@ import keyslate.core.contrast.FilterTable;
 import keyslate.core.contrast.GradeAdvice;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.HeadTable;
-import keyslate.core.contrast.SplitByStrips;
-import keyslate.core.contrast.SplitExposure;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.exposure.CheckStrip;
 import keyslate.core.exposure.LampLag;
-import keyslate.core.exposure.PatchPick;
 import keyslate.core.exposure.TimerSteps;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Grade;
 import keyslate.core.quantity.Length;
-import keyslate.core.quantity.QuantityException;
 import keyslate.core.quantity.Stops;
 import keyslate.core.reading.GradedLights;
 import keyslate.core.reading.HeadLights;
@@ -65,10 +61,7 @@ public final class MonoByTests {
     private static final double SHORTEST = 1.5;
     private static final double LONGEST_SECONDS = 600;
     private static final int OPENINGS = 9;
-    private static final double AT_AN_END = 2;
     private static final int LOOKS = 2;
-    private static final Light SOFT = Light.filter(GradeFilter.G00);
-    private static final Light HARD = Light.filter(GradeFilter.G5);
 
     /** The kinds of test. */
     public enum Kind {
@@ -124,15 +117,12 @@ public final class MonoByTests {
      */
     public record Slate(List<Print> prints, List<Mark> marks, Optional<Stops> guessOff) {}
 
-    private record Seen(
-            Tone tone, Light light, ExposureTime time, Stops limit, int lampOns, LensOfTests lens, Bound bound) {}
-
     private final TestTable table;
     private final Kind kind;
     private final VariableContrastPaper paper;
     private final SlateEvidence.LightModel lights;
     private final Bench bench;
-    private final List<Seen> seen = new ArrayList<>();
+    private final List<SeenMark> seen = new ArrayList<>();
     private final List<Print> stood = new ArrayList<>();
     private Light light = Light.filter(GradeFilter.G2);
     private LensOfTests lens = LensOfTests.atReference();
@@ -141,9 +131,6 @@ public final class MonoByTests {
     private Optional<Light> beside = Optional.empty();
 
     private Optional<Stops> guessOff = Optional.empty();
-
-    /** Where the hard row of a split has its middle; none before anything is known of it. */
-    private Optional<ExposureTime> hardCentre = Optional.empty();
 
     private MonoByTests(TestTable table, Kind kind, Bench bench) {
         this.table = table;
@@ -155,10 +142,6 @@ public final class MonoByTests {
         this.paper = filters.isEmpty() ? PAPER : new VariableContrastPaper(filters);
         this.lights = kind == Kind.DIALS ? HeadLights.of(PAPER, HEAD) : GradedLights.usual(paper);
         bench.start().map(Light::filter).ifPresent(l -> light = l);
-        if (kind == Kind.SPLIT) {
-            light = SOFT;
-            beside = Optional.of(HARD);
-        }
     }
 
     /** The print that stands after each piece, until the advice says done. */
@@ -168,6 +151,9 @@ public final class MonoByTests {
 
     /** The same with what earlier slates told, and what this one tells the next. */
     public static Slate slate(TestTable table, Kind kind, Bench bench) {
+        if (kind == Kind.SPLIT) {
+            return MonoBySplit.slate(table, bench);
+        }
         MonoByTests printer = new MonoByTests(table, kind, bench);
         printer.tests();
         return new Slate(printer.stood, printer.marks(), printer.guessOff);
@@ -203,7 +189,7 @@ public final class MonoByTests {
             case WEDGE -> new WedgePlan(WedgeDisc.USUAL, Optional.empty(), SIZE, Optional.empty());
             case GUESS -> new GuessPlan(Optional.empty(), 1, Optional.empty(), Optional.empty());
             case PRESSES -> cover(wide.pressed(PatchSeries.FAR_PRESSES));
-            case SPLIT -> cover(wide).inRows(beside);
+            case SPLIT -> throw new IllegalStateException("a split is printed by MonoBySplit");
         };
     }
 
@@ -238,13 +224,10 @@ public final class MonoByTests {
                 this::carried);
     }
 
-    /** What a second row is made about: the black of a split's hard part; else the whites through the other filter. */
+    /** What a second row is made about: the whites through the other filter. */
     private ExposureTime carried(ExposureTime time, Light to) {
-        if (kind != Kind.SPLIT && seen.isEmpty()) {
-            return time.times(Math.pow(10, lights.factorLog(to, Tone.WHITES) - lights.factorLog(light, Tone.WHITES)));
-        }
-        return kind == Kind.SPLIT
-                ? hardCentre.orElse(time.times(SplitByStrips.FIRST_HARD_TIMES))
+        return seen.isEmpty()
+                ? time.times(Math.pow(10, lights.factorLog(to, Tone.WHITES) - lights.factorLog(light, Tone.WHITES)))
                 : weighed(to).time(Tone.WHITES, to, printedIn()).orElseThrow().time();
     }
 
@@ -258,9 +241,6 @@ public final class MonoByTests {
         List<SheetPatches.Patch> patches = lens.patches(script, lag());
         if (plan instanceof GuessPlan) {
             return sheet(patches.get(0), given(patches.get(0)));
-        }
-        if (kind == Kind.SPLIT) {
-            return soft(patches);
         }
         List<Light> rows =
                 patches.stream().map(p -> p.step().light()).distinct().toList();
@@ -286,99 +266,21 @@ public final class MonoByTests {
         if (Marks.beyond(whites.place(), totals.size())) {
             return Optional.of(CheckStrip.beyond(totals, whites.place() > 0));
         }
-        see(Tone.WHITES, row, whites, patches, totals);
+        see(Tone.WHITES, row, whites, patches);
         Looks blacks = looks(() -> table.blacks(row.toFilter(), given));
         if (!Marks.beyond(blacks.place(), totals.size())) {
-            see(Tone.BLACKS, row, blacks, patches, totals);
+            see(Tone.BLACKS, row, blacks, patches);
         } else {
             Bound side = blacks.place() < 0 ? Bound.AT_MOST : Bound.AT_LEAST;
-            see(
-                    Tone.BLACKS,
-                    row,
-                    new Looks(List.of(side == Bound.AT_MOST ? 0.0 : totals.size() - 1.0)),
-                    side,
-                    patches,
-                    totals);
+            see(Tone.BLACKS, row, new Looks(List.of(side == Bound.AT_MOST ? 0.0 : totals.size() - 1.0)), side, patches);
         }
         return Optional.empty();
-    }
-
-    /** The soft row for its whites, the hard one for its black; what else they show counts too. */
-    private Optional<TestPlan> soft(List<SheetPatches.Patch> patches) {
-        List<SheetPatches.Patch> soft = row(patches, SOFT);
-        List<SheetPatches.Patch> hard = row(patches, HARD);
-        Optional<CheckStrip> softBeyond = mark(Tone.WHITES, SOFT, soft);
-        Optional<CheckStrip> hardBeyond = mark(Tone.BLACKS, HARD, hard);
-        mark(Tone.BLACKS, SOFT, soft);
-        mark(Tone.WHITES, HARD, hard);
-        softBeyond.ifPresent(b -> base = b.centre());
-        hardBeyond.ifPresent(b -> hardCentre = Optional.of(b.centre()));
-        if (softBeyond.isPresent() || hardBeyond.isPresent()) {
-            return Optional.of(check(softBeyond.or(() -> hardBeyond).orElseThrow()));
-        }
-        SlateEvidence.Estimate whites = weighed(SOFT).time(Tone.WHITES, SOFT).orElseThrow();
-        SlateEvidence.Estimate blacks = weighed(HARD).time(Tone.BLACKS, HARD).orElseThrow();
-        base = whites.time();
-        hardCentre = Optional.of(blacks.time());
-        Stops open = whites.toSettle().compareTo(blacks.toSettle()) > 0 ? whites.toSettle() : blacks.toSettle();
-        return CheckStrip.after(base, open).map(this::check);
-    }
-
-    private static List<SheetPatches.Patch> row(List<SheetPatches.Patch> patches, Light light) {
-        return patches.stream().filter(p -> p.step().light().equals(light)).toList();
-    }
-
-    /** Marks a tone on a row; where it lies off it, the strip that would show it. */
-    private Optional<CheckStrip> mark(Tone tone, Light row, List<SheetPatches.Patch> patches) {
-        List<Given> given = patches.stream().map(this::given).toList();
-        List<ExposureTime> totals = patches.stream()
-                .map(p -> ExposureTime.ofSeconds(p.receivedSeconds()))
-                .toList();
-        Looks looks = looks(
-                () -> tone == Tone.WHITES ? table.whites(row.toFilter(), given) : table.blacks(row.toFilter(), given));
-        if (Marks.beyond(looks.place(), totals.size())) {
-            return Optional.of(CheckStrip.beyond(totals, looks.place() > 0));
-        }
-        see(tone, row, looks, patches, totals);
-        return Optional.empty();
-    }
-
-    /** The pair that puts both tones right; the soft part alone as long as nothing of the hard one is known. */
-    private Print split() {
-        Optional<ExposureTime> whites = time(Tone.WHITES, SOFT);
-        Optional<ExposureTime> blacks = time(Tone.BLACKS, HARD);
-        if (whites.isEmpty() || blacks.isEmpty()) {
-            return part(SOFT, base.inSeconds(), Optional.empty());
-        }
-        SplitByStrips strips = new SplitByStrips(
-                paper,
-                new SplitByStrips.Marks(SOFT.toFilter(), whites, time(Tone.BLACKS, SOFT)),
-                new SplitByStrips.Marks(HARD.toFilter(), time(Tone.WHITES, HARD), blacks));
-        SplitExposure.Pair pair;
-        try {
-            pair = strips.pair(SplitByStrips.School.EXACT);
-        } catch (QuantityException e) {
-            pair = strips.pair(SplitByStrips.School.OVERLAID);
-        }
-        return part(SOFT, pair.softSeconds(), Optional.of(part(HARD, pair.hardSeconds(), Optional.empty())));
-    }
-
-    /** By the marks on that filter's own strips; what was never marked there follows nominally from the others. */
-    private Optional<ExposureTime> time(Tone tone, Light through) {
-        boolean marked =
-                seen.stream().anyMatch(s -> s.tone() == tone && s.light().equals(through));
-        return marked ? weighed(through).time(tone, through).map(SlateEvidence.Estimate::time) : Optional.empty();
-    }
-
-    private Print part(Light through, double receivedSeconds, Optional<Print> hard) {
-        double set = receivedSeconds > 0 ? receivedSeconds + lag().inSeconds() : 0;
-        return new Print(through.toFilter(), Printers.tenth(set), set > 0 ? 1 : 0, lens.closed(), hard);
     }
 
     private Optional<TestPlan> sheet(SheetPatches.Patch patch, Given given) {
         double more = Math.rint(-6 * table.tooDark(light.toFilter(), given)) / 6;
         ExposureTime right = ExposureTime.ofSeconds(patch.receivedSeconds()).plus(Stops.of(more));
-        seen.add(new Seen(Tone.WHITES, light, right, OF_A_SHEET, 1, lens, Bound.AT));
+        seen.add(new SeenMark(Tone.WHITES, light, right, OF_A_SHEET, 1, lens, Bound.AT));
         return advised();
     }
 
@@ -386,33 +288,16 @@ public final class MonoByTests {
         return new Looks(DoubleStream.generate(eye).limit(LOOKS).boxed().toList());
     }
 
-    private void see(Tone tone, Light row, Looks looks, List<SheetPatches.Patch> patches, List<ExposureTime> totals) {
-        see(tone, row, looks, Bound.AT, patches, totals);
+    private void see(Tone tone, Light row, Looks looks, List<SheetPatches.Patch> patches) {
+        see(tone, row, looks, Bound.AT, patches);
     }
 
-    private void see(
-            Tone tone,
-            Light row,
-            Looks looks,
-            Bound bound,
-            List<SheetPatches.Patch> patches,
-            List<ExposureTime> totals) {
-        double place = looks.place();
-        PatchPick pick = Marks.at(place, totals.size());
+    private void see(Tone tone, Light row, Looks looks, Bound bound, List<SheetPatches.Patch> patches) {
+        SeenMark mark = SeenMark.on(tone, row, looks, bound, patches, lens);
         if (tone == Tone.WHITES && guessOff.isEmpty() && row.equals(light)) {
-            guessOff = Optional.of(pick.timeOn(totals).stopsFrom(base));
+            guessOff = Optional.of(mark.time().stopsFrom(base));
         }
-        boolean end = pick.weight() == 0 && (pick.index() == 0 || pick.index() == totals.size() - 1);
-        Stops half = pick.uncertaintyOn(totals);
-        seen.add(new Seen(
-                tone,
-                row,
-                pick.timeOn(totals),
-                looks.limit(end ? half.times(AT_AN_END) : half),
-                patches.get((int) Math.round(place < 0 ? 0 : Math.min(patches.size() - 1, place)))
-                        .lampOns(),
-                lens,
-                bound));
+        seen.add(mark);
     }
 
     private Given given(SheetPatches.Patch patch) {
@@ -440,7 +325,6 @@ public final class MonoByTests {
         next.ifPresent(to -> {
             Stops more = to.moreThan(lens);
             base = base.plus(more);
-            hardCentre = hardCentre.map(t -> t.plus(more));
             lens = to;
         });
         return next.isPresent();
@@ -463,7 +347,7 @@ public final class MonoByTests {
         base = time.time();
         Stops open = seen.stream()
                 .filter(s -> s.tone() == Tone.BLACKS)
-                .map(Seen::limit)
+                .map(SeenMark::limit)
                 .min(Comparator.naturalOrder())
                 .filter(limit -> limit.compareTo(time.toSettle()) > 0)
                 .orElse(time.toSettle());
@@ -474,7 +358,7 @@ public final class MonoByTests {
     private List<GradeFilter> read() {
         return Stream.concat(
                         Stream.of(light),
-                        seen.stream().filter(s -> s.tone() == Tone.WHITES).map(Seen::light))
+                        seen.stream().filter(s -> s.tone() == Tone.WHITES).map(SeenMark::light))
                 .map(Light::toFilter)
                 .distinct()
                 .toList();
@@ -485,27 +369,13 @@ public final class MonoByTests {
                 ? seen.stream()
                         .filter(s -> s.tone() == Tone.WHITES)
                         .reduce((first, last) -> last)
-                        .map(Seen::lampOns)
+                        .map(SeenMark::lampOns)
                         .orElse(1)
                 : 1;
     }
 
     private List<Mark> marks() {
-        return seen.stream()
-                .map(s -> {
-                    Stops change = lens.moreThan(s.lens());
-                    ExposureTime time = s.time().plus(change);
-                    double opened =
-                            s.lens().equals(lens) ? 0 : Math.hypot(Links.OPENING.limit(), Links.OPENING.limit());
-                    return new Mark(
-                            s.tone(),
-                            s.light(),
-                            time,
-                            Stops.of(Math.hypot(s.limit().inStops(), opened)),
-                            s.lampOns() / s.time().inSeconds(),
-                            s.bound());
-                })
-                .toList();
+        return seen.stream().map(s -> s.at(lens)).toList();
     }
 
     private SlateEvidence weighed(Light standing) {
@@ -513,9 +383,6 @@ public final class MonoByTests {
     }
 
     private Print print() {
-        if (kind == Kind.SPLIT) {
-            return split();
-        }
         int ons = seen.isEmpty() ? 1 : printedIn();
         double each = Printers.tenth(base.inSeconds() / ons + lag().inSeconds());
         return new Print(light.toFilter(), each * ons, ons, lens.closed(), Optional.empty());

@@ -15,6 +15,15 @@ public interface TestTable {
      */
     record Given(double setSeconds, int lampOns, double openings, double share) {}
 
+    /** What a patch got through one filter of several. */
+    record Part(GradeFilter filter, Given given) {}
+
+    /** As {@link #whites}, of patches on which the light of several filters lies. */
+    double whitesOfBoth(List<List<Part>> test);
+
+    /** As {@link #blacks}, alike. */
+    double blacksOfBoth(List<List<Part>> test);
+
     /** Where the brightest tone that must keep detail is just not paper white. */
     double whites(GradeFilter filter, List<Given> test);
 

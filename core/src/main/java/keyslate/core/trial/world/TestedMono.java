@@ -190,6 +190,44 @@ public final class TestedMono implements TestTable, PictureTable {
     }
 
     @Override
+    public double whitesOfBoth(List<List<Part>> test) {
+        return placeOfBoth(highlight, VariableContrastPaper.HIGHLIGHT_NET, test);
+    }
+
+    @Override
+    public double blacksOfBoth(List<List<Part>> test) {
+        return placeOfBoth(SHADOW_DENSITY, VariableContrastPaper.SHADOW_NET, test);
+    }
+
+    private double placeOfBoth(double tone, double net, List<List<Part>> test) {
+        List<Given> first = test.stream().map(p -> p.get(0).given()).toList();
+        if (!first.equals(lastTest)) {
+            lastTest = first;
+            pieces++;
+        }
+        List<Double> over = test.stream()
+                .map(parts -> {
+                    FilterLight light = together(parts);
+                    return light.blueLog() + lightLog - tone - PAPER.logBlueFor(net, light.ratio());
+                })
+                .toList();
+        return eye.place(over, 0);
+    }
+
+    /** All the light of several exposures. */
+    private FilterLight together(List<Part> parts) {
+        double blue = 0;
+        double green = 0;
+        for (Part part : parts) {
+            double seconds = Math.pow(10, given(part.given()));
+            FilterLight light = filters.get(part.filter());
+            blue += seconds * Math.pow(10, light.blueLog());
+            green += seconds * Math.pow(10, light.greenLog());
+        }
+        return new FilterLight(Math.log10(blue), Math.log10(green));
+    }
+
+    @Override
     public double whites(GradeFilter filter, List<Given> test) {
         return place(highlight, VariableContrastPaper.HIGHLIGHT_NET, filter, test);
     }
@@ -275,15 +313,10 @@ public final class TestedMono implements TestTable, PictureTable {
 
     /** Of two parts: all their light together, by what it makes of whites and range. */
     private PrintError ofSplit(MonoByTests.Print soft, MonoByTests.Print hard) {
-        FilterLight one = filters.get(soft.filter());
-        FilterLight other = filters.get(hard.filter());
-        double first = Math.pow(10, given(new Given(soft.setSeconds(), soft.lampOns(), soft.openings(), 1)));
-        double second = Math.pow(10, given(new Given(hard.setSeconds(), hard.lampOns(), hard.openings(), 1)));
-        double blue = first * Math.pow(10, one.blueLog()) + second * Math.pow(10, other.blueLog());
-        double green = first * Math.pow(10, one.greenLog()) + second * Math.pow(10, other.greenLog());
-        double ratio = Math.log10(green / blue);
+        FilterLight light = together(List.of(part(soft), part(hard)));
+        double ratio = light.ratio();
         double whites = PAPER.logBlueFor(VariableContrastPaper.HIGHLIGHT_NET, ratio);
-        double over = Math.log10(blue) + lightLog - highlight - whites;
+        double over = light.blueLog() + lightLog - highlight - whites;
         double range = PAPER.isoRange(ratio);
         double grades = GradeScale.gradeOf(clamped(range)).onScale()
                 - GradeScale.gradeOf(clamped(100 * (highlight - SHADOW_DENSITY)))
@@ -292,6 +325,10 @@ public final class TestedMono implements TestTable, PictureTable {
                 Math.abs(Stops.ofLogExposure(over).inStops()),
                 OptionalDouble.of(Math.abs(grades)),
                 OptionalDouble.empty());
+    }
+
+    private static Part part(MonoByTests.Print print) {
+        return new Part(print.filter(), new Given(print.setSeconds(), print.lampOns(), print.openings(), 1));
     }
 
     /** Grades by which a filter misses what both tones need. */
