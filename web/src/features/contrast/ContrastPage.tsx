@@ -11,7 +11,7 @@ import { Verdict } from "../../shared/ui/Verdict";
 import { partLights, partsText } from "../../shared/units/parts";
 import { Threads } from "./Threads";
 import { OtherBoxes, useOtherBoxes } from "./OtherBoxes";
-import { TwoFilters } from "./TwoFilters";
+import { type Lies, TwoFilters } from "./TwoFilters";
 import {
   type Asked,
   type Proposal,
@@ -75,8 +75,11 @@ function Contrast({ slate, edit }: SlateContext) {
       setAsked((now) => ({ ...now, light: undefined, school: undefined, threads: named }));
   };
   const strips = useStripsPlan(slate);
-  const planStrips = () =>
-    strips.mutate(asked, { onSuccess: () => void navigate(`/slates/${slate.id}/test?sheet=plan`) });
+  const planStrips = (lies: Lies) =>
+    strips.mutate(
+      { ...asked, lies },
+      { onSuccess: () => void navigate(`/slates/${slate.id}/test?sheet=plan`) },
+    );
   const set = () => {
     if (settled) take.mutate(asked);
   };

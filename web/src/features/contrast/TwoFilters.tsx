@@ -5,6 +5,7 @@ import { type Asked, NO_FILTER, type Proposal } from "./contrast";
 
 type School = NonNullable<Asked["school"]>;
 type Strip = Schemas["StripView"];
+export type Lies = NonNullable<Schemas["StripsAsked"]["lies"]>;
 
 const SCHOOLS: readonly { value: School; label: string }[] = [
   { value: "EXACT", label: "by strips, both tones exact" },
@@ -21,7 +22,7 @@ export function TwoFilters(props: {
   strips: readonly Strip[];
   onAsk: (change: (now: Asked) => Asked) => void;
   /** Plans the strips that a split starts from. */
-  onPlan: () => void;
+  onPlan: (lies: Lies) => void;
 }) {
   const { asked, proposal } = props;
   const of = (light: string) => props.strips.find((s) => s.light.notation === light);
@@ -73,8 +74,14 @@ export function TwoFilters(props: {
           }))
         }
       />
-      <button type="button" className="link" onClick={props.onPlan}>
+      <button type="button" className="link" onClick={() => props.onPlan("BESIDE")}>
         Plan one strip in two rows, soft and hard
+      </button>
+      <button type="button" className="link" onClick={() => props.onPlan("ON_TOP")}>
+        {whole ? "Check the sum: a strip of both parts" : "Plan a strip of both parts on the same patches"}
+      </button>
+      <button type="button" className="link" onClick={() => props.onPlan("ON_WHOLE")}>
+        Plan the hard part in steps on the whole soft one
       </button>
       {proposal && (
         <p className="note">

@@ -92,13 +92,15 @@ export function useContrastTaking(slate: SlateView) {
   );
 }
 
-/** Plans one strip in two rows for the filters of a split. */
+type StripsWanted = Pick<Asked, "soft" | "hard"> & Pick<Schemas["StripsAsked"], "lies">;
+
+/** Plans strips for a split. */
 export function useStripsPlan(slate: SlateView) {
-  return useSlateChange<Asked>(slate.id, ({ soft, hard }, version) =>
+  return useSlateChange<StripsWanted>(slate.id, ({ soft, hard, lies }, version) =>
     unwrap(
       api.POST("/api/slates/{id}/contrast/strips", {
         params: { path: { id: slate.id } },
-        body: { version, soft, hard },
+        body: { version, soft, hard, lies },
       }),
     ),
   );

@@ -106,7 +106,7 @@ export function Answered(props: {
             loading={props.busy}
             onClick={() => props.onAnswer({ answer: "PROPOSED" })}
           >
-            Set {verdict.light.notation}, {seconds(verdict.seconds)} s
+            Set {lit(verdict)}
           </Button>
           {wholeSheet && (
             <Button
@@ -119,14 +119,16 @@ export function Answered(props: {
               It is right: accept it
             </Button>
           )}
-          <OwnRecipe
-            medium={slate.medium}
-            light={verdict.light.notation}
-            seconds={verdict.seconds}
-            error={props.fieldError}
-            onTake={(light, own) => props.onAnswer({ answer: "OWN", light, seconds: own })}
-          />
-          {!same && (
+          {!verdict.second && (
+            <OwnRecipe
+              medium={slate.medium}
+              light={verdict.light.notation}
+              seconds={verdict.seconds}
+              error={props.fieldError}
+              onTake={(light, own) => props.onAnswer({ answer: "OWN", light, seconds: own })}
+            />
+          )}
+          {!same && !verdict.second && (
             <Button
               className="on-dark-quiet"
               disabled={props.busy}
@@ -157,6 +159,12 @@ export function Answered(props: {
       )}
     </Verdict>
   );
+}
+
+/** What would be set: one light, or both parts of a split. */
+function lit(verdict: VerdictView): string {
+  const parts = [verdict, ...(verdict.second ? [verdict.second] : [])];
+  return parts.map((p) => `${p.light.notation}, ${seconds(p.seconds)} s`).join("; ");
 }
 
 /** A whole sheet that is right is the print. */

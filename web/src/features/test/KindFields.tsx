@@ -1,5 +1,6 @@
 import type { ReactNode } from "react";
 import type { SlateContext } from "../../app/SlateFrame";
+import type { Schemas } from "../../shared/api/client";
 import { Choice, Ways } from "../../shared/ui/Choice";
 import { LengthField } from "../../shared/ui/LengthField";
 import { ListField } from "../../shared/ui/ListField";
@@ -24,6 +25,7 @@ export const FIELDS: Record<string, Fields> = {
         <Length {...context} label="Patch" field="patchMm" />
         <Length {...context} label="Breadth" field="breadthMm" />
         <Second {...context} label="Second row" />
+        <SecondLies {...context} />
       </>
     ),
   },
@@ -135,6 +137,27 @@ function Second({ slate, edit, label }: SlateContext & { label: string }) {
       ]}
       error={edit.error?.at("/test/second")}
       onChange={(light) => edit.mutate({ test: { second: light } })}
+    />
+  );
+}
+
+type Lies = NonNullable<Schemas["TestChange"]["lies"]>;
+
+/** Where the second light of a strip falls; asked where there is one. */
+function SecondLies({ slate, edit }: SlateContext) {
+  const { plan } = slate.test;
+  if (!plan.second || slate.medium.lights.length < 2) return null;
+  return (
+    <Choice<Lies>
+      label="It falls"
+      value={(plan.lies ?? "BESIDE") as Lies}
+      options={[
+        { value: "BESIDE", label: "beside the first, in a row of its own" },
+        { value: "ON_TOP", label: "on the same patches, both in steps" },
+        { value: "ON_WHOLE", label: "in steps on the whole first part" },
+      ]}
+      error={edit.error?.at("/test/lies")}
+      onChange={(lies) => edit.mutate({ test: { lies } })}
     />
   );
 }

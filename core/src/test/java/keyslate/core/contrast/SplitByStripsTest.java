@@ -9,7 +9,9 @@ import keyslate.core.contrast.SplitByStrips.Marks;
 import keyslate.core.contrast.SplitByStrips.School;
 import keyslate.core.contrast.SplitExposure.Pair;
 import keyslate.core.contrast.VariableContrastPaper.FilterLight;
+import keyslate.core.numeric.Bisection;
 import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.Grade;
 import keyslate.core.quantity.QuantityException;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -119,5 +121,59 @@ class SplitByStripsTest {
                         () -> new SplitByStrips(PAPER, soft, new Marks(hard.filter(), hard.whites(), Optional.empty())))
                 .isInstanceOf(QuantityException.class)
                 .hasMessageContaining("black");
+    }
+
+    private static Pair times(Pair pair, double factor) {
+        return new Pair(pair.softSeconds() * factor, pair.hardSeconds() * factor);
+    }
+
+    /** By how much a pair has to be longer or shorter until a tone has a density. */
+    private static double until(FilterLight soft, FilterLight hard, Pair pair, double tone, double wanted) {
+        return Math.pow(
+                10, Bisection.solve(log -> net(soft, hard, times(pair, Math.pow(10, log)), tone), wanted, -2, 2, 60));
+    }
+
+    /** Both filters are softer than their names by the same 7 ISO units and one of them slower: a strip of both parts cancels it, strips through each cannot. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0.7, 0.95, 1.2})
+    void whatBothFiltersAreOffByCancelsOnAStripOfBothParts(double range) {
+        FilterLight soft = off(GradeFilter.G00, 0.04, 0.1);
+        FilterLight hard = off(GradeFilter.G5, -0.03, 0.1);
+        Pair about = new SplitExposure(PAPER, GradeFilter.G00.grade(), GradeFilter.G5.grade())
+                .of(PAPER.lightAt(Grade.of(2.5)), ExposureTime.ofSeconds(10));
+        double whites = until(soft, hard, about, WHITE, VariableContrastPaper.HIGHLIGHT_NET);
+        double black = until(soft, hard, about, WHITE + range, VariableContrastPaper.SHADOW_NET);
+        Pair found = SplitByStrips.bySum(
+                PAPER,
+                SplitByStrips.Lights.of(PAPER, GradeFilter.G00, GradeFilter.G5),
+                times(about, whites),
+                times(about, black));
+        assertThat(net(soft, hard, found, WHITE)).isCloseTo(VariableContrastPaper.HIGHLIGHT_NET, within(0.02));
+        assertThat(net(soft, hard, found, WHITE + range)).isCloseTo(VariableContrastPaper.SHADOW_NET, within(0.12));
+        Pair again = SplitByStrips.bySum(
+                PAPER,
+                SplitByStrips.Lights.of(PAPER, GradeFilter.G00, GradeFilter.G5),
+                times(found, until(soft, hard, found, WHITE, VariableContrastPaper.HIGHLIGHT_NET)),
+                times(found, until(soft, hard, found, WHITE + range, VariableContrastPaper.SHADOW_NET)));
+        assertThat(net(soft, hard, again, WHITE + range)).isCloseTo(VariableContrastPaper.SHADOW_NET, within(0.02));
+    }
+
+    /** The hard part in steps on the whole soft one: the marks lie at pairs of different shares. */
+    @Test
+    void theHardPartOnTheWholeSoftOneTellsThePairToo() {
+        FilterLight soft = nominal(GradeFilter.G00);
+        FilterLight hard = nominal(GradeFilter.G5);
+        double firm = time(soft, WHITE, VariableContrastPaper.HIGHLIGHT_NET).inSeconds() * 0.8;
+        double forWhites = Bisection.solve(
+                t -> net(soft, hard, new Pair(firm, t), WHITE), VariableContrastPaper.HIGHLIGHT_NET, 0, 1000, 60);
+        double forBlack = Bisection.solve(
+                t -> net(soft, hard, new Pair(firm, t), WHITE + RANGE), VariableContrastPaper.SHADOW_NET, 0, 1000, 60);
+        Pair found = SplitByStrips.bySum(
+                PAPER,
+                SplitByStrips.Lights.of(PAPER, GradeFilter.G00, GradeFilter.G5),
+                new Pair(firm, forWhites),
+                new Pair(firm, forBlack));
+        assertThat(net(soft, hard, found, WHITE)).isCloseTo(VariableContrastPaper.HIGHLIGHT_NET, within(1e-3));
+        assertThat(net(soft, hard, found, WHITE + RANGE)).isCloseTo(VariableContrastPaper.SHADOW_NET, within(1e-3));
     }
 }

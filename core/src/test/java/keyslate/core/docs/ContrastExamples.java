@@ -135,6 +135,18 @@ final class ContrastExamples {
                 "CON-25",
                 e -> FilterReadings.byEye(e.time("whites"), e.time("blacks"), FilterReadings.USUAL_UNCERTAINTY)
                         .isoRange());
+        // R of the pair that follows from one that prints R 100, where black came late by so much.
+        formulas.put("CON-27", e -> {
+            SplitExposure both = new SplitExposure(PAPER, GradeFilter.G00.grade(), GradeFilter.G5.grade());
+            SplitExposure.Pair stood = both.of(PAPER.lightAt(Grade.of(2.5)), ExposureTime.ofSeconds(10));
+            double later = e.stops("late").toFactor();
+            SplitExposure.Pair found = SplitByStrips.bySum(
+                    PAPER,
+                    SplitByStrips.Lights.of(PAPER, GradeFilter.G00, GradeFilter.G5),
+                    stood,
+                    new SplitExposure.Pair(stood.softSeconds() * later, stood.hardSeconds() * later));
+            return both.equivalent(found.softSeconds(), found.hardSeconds()).isoRange();
+        });
         // R that the grade of the pair is worth, on strips of a negative of that range through nominal filters.
         formulas.put("CON-21", e -> {
             List<SplitByStrips.Marks> strips = Stream.of(GradeFilter.G00, GradeFilter.G5)

@@ -24,6 +24,7 @@ import keyslate.core.light.Light;
 import keyslate.core.quantity.Density;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FNumber;
+import keyslate.core.quantity.Length;
 import keyslate.core.quantity.Stops;
 import keyslate.core.rescale.ExposureChain;
 import keyslate.core.rescale.Known;
@@ -31,8 +32,12 @@ import keyslate.core.rescale.Link;
 import keyslate.core.rescale.Links;
 import keyslate.core.script.LampWay;
 import keyslate.core.script.Settings;
+import keyslate.core.script.SheetPatches;
+import keyslate.core.script.StripDirection;
 import keyslate.core.script.WedgeDisc;
+import keyslate.core.test.CoverStripPlan;
 import keyslate.core.test.GuessPlan;
+import keyslate.core.test.PatchSeries;
 import keyslate.core.test.PieceMarks;
 import keyslate.core.test.PressSeries;
 import keyslate.core.test.TestRig;
@@ -208,6 +213,36 @@ final class ExposureExamples {
                 e -> new WedgeDisc(e.at("reference"), List.of(e.at("reference"), e.at("label")))
                         .density(1)
                         .inLog10());
+        // Seconds of the second part on the patch above the middle.
+        formulas.put("EXP-45", e -> {
+            CoverStripPlan plan = new CoverStripPlan(
+                            PatchSeries.stops(e.stops("step"), 2, 3),
+                            StripDirection.DARK_RIGHT,
+                            Length.ofMm(20),
+                            Length.ofMm(40),
+                            Optional.empty(),
+                            Optional.empty(),
+                            Optional.empty())
+                    .onTop(Light.filter(GradeFilter.G5), e.time("second"), CoverStripPlan.SecondLies.ON_TOP);
+            TestRig rig = new TestRig(
+                    Light.filter(GradeFilter.G00),
+                    ApertureMark.ofEngraved(8, 2),
+                    List.of(),
+                    LampWay.SWITCHED,
+                    TimerSteps.tenths(),
+                    LampLag.NONE,
+                    Settings.SEEN,
+                    (time, to) -> time);
+            return SheetPatches.of(
+                            plan.script(e.time("first"), rig).steps(),
+                            LampLag.NONE,
+                            s -> s.set().inSeconds())
+                    .patches()
+                    .get(2)
+                    .parts()
+                    .get(1)
+                    .seconds();
+        });
         formulas.put(
                 "EXP-44",
                 e -> Links.filter(0.1, e.stops("from"), e.stops("to")).limit().inStops());

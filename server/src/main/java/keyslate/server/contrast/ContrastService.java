@@ -1,18 +1,24 @@
 package keyslate.server.contrast;
 
 import java.util.List;
+import java.util.Optional;
 import keyslate.core.contrast.GradeFilter;
+import keyslate.core.contrast.SplitByStrips;
 import keyslate.core.contrast.Threads;
+import keyslate.core.light.Light;
 import keyslate.core.medium.Monochrome;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.QuantityException;
+import keyslate.core.quantity.Stops;
 import keyslate.core.script.BaseExposure;
+import keyslate.core.test.CoverStripPlan.SecondLies;
 import keyslate.server.Show;
 import keyslate.server.contrast.ContrastViews.ContrastAsked;
 import keyslate.server.contrast.ContrastViews.ContrastProposal;
 import keyslate.server.contrast.ContrastViews.ContrastTaking;
 import keyslate.server.contrast.ContrastViews.ContrastView;
 import keyslate.server.contrast.ContrastViews.StripsAsked;
+import keyslate.server.contrast.ContrastViews.Way;
 import keyslate.server.decide.StripTimes;
 import keyslate.server.preview.Previews;
 import keyslate.server.recipe.RecipeEditor;
@@ -154,6 +160,11 @@ public class ContrastService {
                 throw RefusedException.of("/hard", "E_RANGE", "The hard filter has to be harder than the soft one.");
             }
             List<OnCord> cord = cords.cord(slate.id(), rig);
+            Optional<Stops> open = StripTimes.open(soft, hard, rig, cord);
+            if (asked.lies() != null && asked.lies() != SecondLies.BESIDE) {
+                BaseExposure split = pair(slate, rig, soft, hard, open.isPresent());
+                return slates.stand(slate, SplitStrips.ofBoth(editor, rig, split, asked.lies(), open));
+            }
             return slates.stand(
                     slate,
                     SplitStrips.planned(
@@ -161,8 +172,32 @@ public class ContrastService {
                             rig,
                             StripTimes.through(soft, rig, cord),
                             StripTimes.through(hard, rig, cord),
-                            StripTimes.open(soft, hard, rig, cord)));
+                            open));
         });
+    }
+
+    /** The split that stands; else as strips through both say, or what is the same print as the one filter that stands. */
+    private BaseExposure pair(Slate slate, Rig rig, GradeFilter soft, GradeFilter hard, boolean byStrips) {
+        BaseExposure stands = rig.exposure();
+        List<GradeFilter> filters =
+                stands.parts().stream().map(p -> p.light().toFilter()).toList();
+        if (stands.isSplit() && filters.containsAll(List.of(soft, hard))) {
+            return stands;
+        }
+        ContrastAsked two = new ContrastAsked(
+                Way.TWO_FILTERS,
+                null,
+                null,
+                null,
+                Light.filter(soft).notation(),
+                Light.filter(hard).notation(),
+                byStrips ? SplitByStrips.School.EXACT : null,
+                null);
+        try {
+            return ContrastAdvice.find(ground(slate).tones(), two).base();
+        } catch (QuantityException e) {
+            throw refused(e);
+        }
     }
 
     private static GradeFilter filter(Rig rig, String pointer, @Nullable String notation, GradeFilter usual) {

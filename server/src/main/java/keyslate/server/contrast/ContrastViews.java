@@ -3,6 +3,7 @@ package keyslate.server.contrast;
 import java.util.ArrayList;
 import java.util.List;
 import keyslate.core.contrast.SplitByStrips;
+import keyslate.core.test.CoverStripPlan.SecondLies;
 import keyslate.server.rig.LightView;
 import org.jspecify.annotations.Nullable;
 
@@ -125,9 +126,13 @@ public final class ContrastViews {
      *
      * @param soft filter of the soft part, grade 00 when left out
      * @param hard filter of the hard part, grade 5 when left out
+     * @param lies BESIDE in a row of its own, as when left out; ON_TOP for a strip of both parts on the same patches, about the pair that stands or that strips gave; ON_WHOLE for the hard part in steps on the whole soft one
      */
     public record StripsAsked(
-            long version, @Nullable String soft, @Nullable String hard) {}
+            long version,
+            @Nullable String soft,
+            @Nullable String hard,
+            @Nullable SecondLies lies) {}
 
     /**
      * What is asked, to be set.

@@ -43,6 +43,9 @@ final class AsPatch {
     }
 
     private static Optional<PressesView> given(Hung strip, Patch patch) {
+        if (patch.isOfSeveralLights()) {
+            return Optional.empty();
+        }
         LampLag lag = strip.before().lag();
         double each = lag.receivedSeconds(patch.step().set());
         int count = patch.lampOns();

@@ -86,7 +86,8 @@ final class Beyond {
                     half.inStops(),
                     new CheckView(next.step().inStops(), next.patches(), null, "The next test."),
                     null,
-                    true);
+                    true,
+                    null);
         });
     }
 }

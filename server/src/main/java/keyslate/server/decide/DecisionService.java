@@ -241,15 +241,18 @@ public class DecisionService {
                                 + Show.seconds(taken.time().inSeconds()) + "."
                         : "")
                 + taken.says();
-        Recipe next = editor.take(
-                recipes.get(slate.recipeId()),
-                subject,
-                taken.light(),
-                taken.time(),
-                taken.presses(),
-                taken.check(),
-                decided.source(),
-                because);
+        Recipe now = recipes.get(slate.recipeId());
+        Recipe next = taken.split(now.base().exposure())
+                .map(split -> editor.take(now, split, taken.check(), decided.source(), because))
+                .orElseGet(() -> editor.take(
+                        now,
+                        subject,
+                        taken.light(),
+                        taken.time(),
+                        taken.presses(),
+                        taken.check(),
+                        decided.source(),
+                        because));
         Slate stands = slates.stand(slate, next);
         // A print that was accepted before is not the last word any more.
         return stands.with(stands.recipeId(), null, null, stands.touchedAt());

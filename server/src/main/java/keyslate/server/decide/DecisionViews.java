@@ -17,6 +17,7 @@ public final class DecisionViews {
      *
      * @param asPatch the same as it fell on the patch that was marked, where that was in equal exposures
      * @param again whether the next step is another test, because the answer lies off this one
+     * @param second the second part, where it is about a split as a whole
      */
     public record VerdictView(
             String headline,
@@ -28,7 +29,8 @@ public final class DecisionViews {
             double uncertaintyStops,
             @Nullable CheckView check,
             @Nullable PressesView asPatch,
-            boolean again) {
+            boolean again,
+            @Nullable SecondView second) {
         /** A verdict that ends the test. */
         public VerdictView(
                 String headline,
@@ -39,7 +41,7 @@ public final class DecisionViews {
                 double keepSeconds,
                 double uncertaintyStops,
                 @Nullable CheckView check) {
-            this(headline, why, restsOn, light, seconds, keepSeconds, uncertaintyStops, check, null, false);
+            this(headline, why, restsOn, light, seconds, keepSeconds, uncertaintyStops, check, null, false, null);
         }
 
         /** The same with the exposures that the marked patch got. */
@@ -54,9 +56,13 @@ public final class DecisionViews {
                     uncertaintyStops,
                     check,
                     given.orElse(null),
-                    again);
+                    again,
+                    second);
         }
     }
+
+    /** The second part of a split. */
+    public record SecondView(LightView light, double seconds) {}
 
     /** So many exposures of what the timer is set to, seconds, and what they give together. */
     public record PressesView(int count, double setSeconds, double seconds) {}

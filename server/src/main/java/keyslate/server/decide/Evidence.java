@@ -86,10 +86,7 @@ record Evidence(List<Mark> own, List<Other> others) {
     static Evidence of(Hung strip, Marks marks, Tone whole, boolean blacks) {
         List<Other> others = new ArrayList<>();
         for (OnCord on : strip.cord()) {
-            boolean counts = on.patches().isPresent()
-                    && on.view().isHung()
-                    && on.view().doubt() == null
-                    && isComparable(new WayBetween(on.rig(), strip.before()));
+            boolean counts = tells(on) && isComparable(new WayBetween(on.rig(), strip.before()));
             if (counts) {
                 Hung other = strip.other(on);
                 for (int row = 1; row <= other.rows(); row++) {
@@ -100,14 +97,18 @@ record Evidence(List<Mark> own, List<Other> others) {
         return new Evidence(marks(strip, Looked.of(marks), whole, blacks), others);
     }
 
+    /** A test that hangs, in no doubt, each of whose patches got one light: both parts of a split together tell of neither filter. */
+    private static boolean tells(OnCord on) {
+        return on.patches().filter(p -> !p.isOfBothLights()).isPresent()
+                && on.view().isHung()
+                && on.view().doubt() == null;
+    }
+
     /** What the last readings of all tests of a slate say, as it stands now; whites, middle and, where one is wanted, black. */
     static List<Mark> ofSlate(Rig now, List<OnCord> cord) {
         List<Mark> all = new ArrayList<>();
         for (OnCord on : cord) {
-            boolean counts = on.patches().isPresent()
-                    && on.view().isHung()
-                    && on.view().doubt() == null
-                    && isComparable(new WayBetween(on.rig(), now));
+            boolean counts = tells(on) && isComparable(new WayBetween(on.rig(), now));
             if (counts) {
                 Hung sheet = new Hung(on, now, cord);
                 for (int row = 1; row <= sheet.rows(); row++) {

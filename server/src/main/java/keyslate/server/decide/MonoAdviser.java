@@ -64,7 +64,9 @@ class MonoAdviser implements Adviser {
 
     @Override
     public Optional<CheckPlan> check(Hung strip, Marks marks) {
-        return Beyond.of(strip, marks).or(() -> read(strip, marks).check());
+        return BySum.reads(strip)
+                ? BySum.check(strip, marks)
+                : Beyond.of(strip, marks).or(() -> read(strip, marks).check());
     }
 
     /**
@@ -171,7 +173,9 @@ class MonoAdviser implements Adviser {
 
     @Override
     public VerdictView reading(Hung strip, Marks marks) {
-        Optional<VerdictView> other = ByPieces.verdict(strip, marks).or(() -> Beyond.verdict(strip, marks));
+        Optional<VerdictView> other = ByPieces.verdict(strip, marks)
+                .or(() -> BySum.verdict(strip, marks))
+                .or(() -> Beyond.verdict(strip, marks));
         if (other.isPresent()) {
             return other.get();
         }

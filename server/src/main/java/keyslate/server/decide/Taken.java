@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
+import keyslate.core.script.BaseExposure;
 import keyslate.server.decide.DecisionViews.PressesView;
 import keyslate.server.decide.DecisionViews.Taking;
 import keyslate.server.decide.DecisionViews.VerdictView;
@@ -19,10 +20,26 @@ import keyslate.server.web.RefusedException;
  * @param presses that the base is given in; none = as it stands
  * @param overruled whether something else than the verdict is set
  * @param check the strip to plan; none where nothing is left open
+ * @param second the second part of a split that is taken as a whole
  */
-record Taken(Light light, ExposureTime time, OptionalInt presses, boolean overruled, Optional<CheckPlan> check) {
+record Taken(
+        Light light,
+        ExposureTime time,
+        OptionalInt presses,
+        boolean overruled,
+        Optional<CheckPlan> check,
+        Optional<BaseExposure.Part> second) {
     private static Taken of(Light light, ExposureTime time, boolean overruled) {
-        return new Taken(light, time, OptionalInt.empty(), overruled, Optional.empty());
+        return new Taken(light, time, OptionalInt.empty(), overruled, Optional.empty(), Optional.empty());
+    }
+
+    private Taken with(Optional<BaseExposure.Part> other) {
+        return new Taken(light, time, presses, overruled, check, other);
+    }
+
+    /** The base exposure of a split that is taken as a whole. */
+    Optional<BaseExposure> split(BaseExposure stood) {
+        return second.map(other -> stood.split(new BaseExposure.Part(light, time), other));
     }
 
     /**
@@ -35,7 +52,7 @@ record Taken(Light light, ExposureTime time, OptionalInt presses, boolean overru
         ExposureTime time = ExposureTime.ofSeconds(verdict.seconds());
         Light stood = sheet.light();
         return switch (taking.answer()) {
-            case PROPOSED -> of(proposed, time, false);
+            case PROPOSED -> of(proposed, time, false).with(BySum.second(sheet.now(), verdict));
             case CHECK ->
                 new Taken(
                         proposed,
@@ -43,7 +60,8 @@ record Taken(Light light, ExposureTime time, OptionalInt presses, boolean overru
                         OptionalInt.empty(),
                         false,
                         Optional.of(check.orElseThrow(
-                                () -> refused("This reading is sure enough; a check strip would tell nothing new."))));
+                                () -> refused("This reading is sure enough; a check strip would tell nothing new."))),
+                        BySum.second(sheet.now(), verdict));
             case KEEP_LIGHT -> of(stood, ExposureTime.ofSeconds(verdict.keepSeconds()), !proposed.equals(stood));
             case AS_PATCH -> asPatch(verdict, proposed);
             case OWN -> own(sheet.now(), taking);
@@ -60,6 +78,7 @@ record Taken(Light light, ExposureTime time, OptionalInt presses, boolean overru
                 ExposureTime.ofSeconds(presses.seconds()),
                 OptionalInt.of(presses.count()),
                 false,
+                Optional.empty(),
                 Optional.empty());
     }
 

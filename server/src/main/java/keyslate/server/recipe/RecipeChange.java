@@ -1,6 +1,7 @@
 package keyslate.server.recipe;
 
 import java.util.List;
+import keyslate.core.test.CoverStripPlan.SecondLies;
 import keyslate.server.local.LocalViews.AreaView;
 import keyslate.store.json.StoredTone;
 import org.jspecify.annotations.Nullable;
@@ -133,6 +134,7 @@ public record RecipeChange(
      * @param marks CORNERS, NIPS or ORDER
      * @param secondSeconds what the middle of a second row receives; 0 goes back to what keeps the print as dark
      * @param second light of a second row of a strip, or of the right half of one sheet; empty goes back to one light
+     * @param lies where the second light of a strip falls: in a row BESIDE the first, on the same patches in the same steps (ON_TOP), or in steps ON_WHOLE of the first
      */
     public record TestChange(
             @Nullable String kind,
@@ -163,11 +165,12 @@ public record RecipeChange(
             @Nullable List<String> lights,
             @Nullable String marks,
             @Nullable String second,
-            @Nullable Double secondSeconds) {
+            @Nullable Double secondSeconds,
+            @Nullable SecondLies lies) {
         /** No change at all. */
         static final TestChange NOTHING = new TestChange(
                 null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-                null, null, null, null, null, null, null, null, null, null, null, null);
+                null, null, null, null, null, null, null, null, null, null, null, null, null);
     }
 
     /** The local plan: the whole list of areas, or how holds are given (ONE_EXPOSURE or BURSTS). */

@@ -6,6 +6,7 @@ import java.util.OptionalInt;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.script.BaseExposure;
+import keyslate.core.test.CoverStripPlan;
 import keyslate.core.test.TestPlan;
 import keyslate.server.Clocks;
 import keyslate.server.Ids;
@@ -114,6 +115,22 @@ public class RecipeEditor {
                     rigs.of(taken, subject), check.get().strip(), check.get().beside());
         }
         return follow(now, edit, now.naming(), now.setup(), base, test, now.local());
+    }
+
+    /** The recipe with both parts of a split as a strip of both told them; that strip, where it stands planned, goes on about them. */
+    public Recipe take(Recipe now, BaseExposure split, Optional<CheckPlan> check, String source, String because) {
+        Edit edit = new Edit();
+        edit.say(inWords(now.base().exposure()) + " to " + inWords(split));
+        TestPlan test = now.test().followingBase();
+        if (test instanceof CoverStripPlan strip && strip.isOfBothLights()) {
+            BaseExposure.Part second = split.parts().get(1);
+            CoverStripPlan about = check.map(c -> strip.of(
+                            strip.series().ofStops(c.strip().step(), c.strip().patches()), strip.patch()))
+                    .orElse(strip);
+            test = about.onTop(second.light(), second.time(), strip.lies());
+            edit.sayIf(check.isPresent(), "another strip of both");
+        }
+        return follow(now, edit, now.naming(), now.setup(), new Base(split, source, because), test, now.local());
     }
 
     /** Of two parts a reading through the light of the first is about that one alone; a judgement of the print is about both. */

@@ -7,6 +7,7 @@ import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Length;
 import keyslate.core.script.StripDirection;
 import keyslate.core.test.CoverStripPlan;
+import keyslate.core.test.CoverStripPlan.SecondLies;
 import keyslate.core.test.PatchSeries;
 import keyslate.core.test.TestPlan;
 import keyslate.server.recipe.RecipeChange.TestChange;
@@ -54,7 +55,22 @@ final class StripEdit {
                 Sizes.breadth(edit, rig, change.breadthMm(), now.breadth(), direction),
                 place(edit, now.place(), change),
                 second(edit, rig, now.second(), change),
-                secondMiddle(edit, now, change));
+                secondMiddle(edit, now, change),
+                lies(edit, rig, now, change));
+    }
+
+    /** On the same patches only where a filter is chosen: packs on top of each other make one pack. */
+    private static SecondLies lies(Edit edit, Rig rig, CoverStripPlan now, TestChange change) {
+        SecondLies asked = change.lies() == null ? now.lies() : change.lies();
+        boolean possible = asked == SecondLies.BESIDE || rig.medium().choosesFilter();
+        if (!possible && change.lies() != null) {
+            edit.errors()
+                    .add(
+                            "/test/lies",
+                            "E_INFEASIBLE",
+                            "Two parts on the same patches are for variable-contrast paper.");
+        }
+        return possible ? asked : SecondLies.BESIDE;
     }
 
     /** What the middle of a second row receives, where it has a time of its own; another light leaves it. */

@@ -56,9 +56,10 @@ public class PictureReader {
         if (sheet.patches().isEmpty() || sheet.exposed().scans().isEmpty()) {
             throw new ConflictException("no-picture", "Only a test with a picture can be read from it.");
         }
-        if (sheet.patches().get().differInLight()) {
+        if (sheet.patches().get().differInLight() || sheet.patches().get().isOfBothLights()) {
             throw new ConflictException(
-                    "several-lights", "Pieces of different lights are compared by eye: no one curve tells their time.");
+                    "several-lights",
+                    "Pieces of different lights, and strips of both parts of a split, are compared by eye: no one curve tells their time.");
         }
         FieldErrors errors = new FieldErrors();
         int scan = AskedFields.scan(errors, asked, sheet.exposed().scans().size());

@@ -100,7 +100,9 @@ public record Patches(List<OnPaper> all) {
         for (SheetPatches.Patch patch : found.patches()) {
             String name = openings
                     ? Show.aperture(patch.step().opening())
-                    : lights ? patch.step().light().notation() : "";
+                    : lights && !patch.isOfSeveralLights()
+                            ? patch.step().light().notation()
+                            : "";
             all.add(new OnPaper(
                     patch,
                     pieces.get(patch.piece() - 1),
@@ -170,6 +172,11 @@ public record Patches(List<OnPaper> all) {
         return differ(all.stream().map(p -> p.patch().step().light()).toList());
     }
 
+    /** Whether several lights lie on each of them: both parts of a split. */
+    public boolean isOfBothLights() {
+        return all.stream().anyMatch(p -> p.patch().isOfSeveralLights());
+    }
+
     /** The rows of a test that got more than one light on one piece, each with its patches; all in one as a rule. */
     public List<Patches> rows() {
         Map<Light, List<OnPaper>> rows = all.stream()
@@ -197,9 +204,13 @@ public record Patches(List<OnPaper> all) {
         if (differInLight() && rows().size() == 1) {
             return List.of(MediumPart.PIECE);
         }
-        return rig.subject().isProof()
-                ? List.of(MediumPart.FILM_EDGE)
-                : rig.medium().marksFor(blackWanted);
+        if (rig.subject().isProof()) {
+            return List.of(MediumPart.FILM_EDGE);
+        }
+        // Whites and black tell both parts of a split; a middle between them nothing more.
+        return rig.medium().marksFor(blackWanted).stream()
+                .filter(m -> !isOfBothLights() || !"rightAt".equals(m.field()))
+                .toList();
     }
 
     /** The patches as the page sees them. */
@@ -224,12 +235,18 @@ public record Patches(List<OnPaper> all) {
                             RectView.of(p.inPicture()),
                             p.patch().piece(),
                             row(p),
-                            p.patch().step().light().notation(),
+                            lights(p.patch()),
                             p.name(),
                             p.mark(),
                             sector(p));
                 })
                 .toList();
+    }
+
+    private static String lights(SheetPatches.Patch patch) {
+        return patch.isOfSeveralLights()
+                ? patch.parts().stream().map(r -> r.light().notation()).collect(Collectors.joining(" + "))
+                : patch.step().light().notation();
     }
 
     /** The sector of a disc that a patch is; none as a rule. */

@@ -2,8 +2,11 @@ package keyslate.server.test;
 
 import java.util.ArrayList;
 import java.util.List;
+import keyslate.core.light.Light;
+import keyslate.core.script.ExposureStep;
 import keyslate.core.script.LampWay;
 import keyslate.core.test.CoverStripPlan;
+import keyslate.core.test.CoverStripPlan.SecondLies;
 import keyslate.core.test.TestScript;
 import keyslate.server.Show;
 import keyslate.server.rig.Rig;
@@ -29,6 +32,9 @@ final class StripKind extends TestKind<CoverStripPlan> {
 
     @Override
     String cannotShow(Rig rig, CoverStripPlan plan) {
+        if (plan.isOfBothLights()) {
+            return "Each patch shows another part of the picture, and both parts of the split together: neither filter alone is told.";
+        }
         return plan.second().isPresent()
                 ? "Each patch shows another part of the picture, and each row its half of the strip: lay it where a tone runs through both."
                 : "Each patch shows another part of the picture: a tone is seen at one time only.";
@@ -55,11 +61,27 @@ final class StripKind extends TestKind<CoverStripPlan> {
         if (plan.second().isEmpty()) {
             return super.headline(plan, script);
         }
+        if (plan.isOfBothLights()) {
+            return ofBoth(plan, script);
+        }
         int inRow = script.patches().size() / 2;
         TestScript.Patch first = script.patches().get(0);
         TestScript.Patch below = script.patches().get(inRow);
         return "Two rows of " + inRow + ": " + first.light().notation() + ", " + fromTo(script, 0, inRow - 1) + "; "
                 + below.light().notation() + ", " + fromTo(script, inRow, 2 * inRow - 1) + ".";
+    }
+
+    private static String ofBoth(CoverStripPlan plan, TestScript script) {
+        List<ExposureStep> steps = script.steps();
+        Light first = steps.get(0).light();
+        Light second = steps.get(steps.size() - 1).light();
+        String over = second.notation() + " in " + plan.series().patches() + " steps";
+        return plan.lies() == SecondLies.ON_TOP
+                ? Show.capital(first.notation()) + " and " + over + " on the same patches: "
+                        + fromTo(script, 0, script.patches().size() - 1) + " in all."
+                : Show.capital(first.notation()) + ", "
+                        + Show.seconds(steps.get(0).set().inSeconds()) + " on the whole strip, then " + over
+                        + " on top.";
     }
 
     private static String fromTo(TestScript script, int first, int last) {
@@ -73,6 +95,9 @@ final class StripKind extends TestKind<CoverStripPlan> {
         return Show.seconds(script.totalSetSeconds()) + " under the lamp. "
                 + (rig.way() == LampWay.BURNS
                         ? "The card moves on a tone, from the light end."
-                        : "Cover the light end first.");
+                        : "Cover the light end first."
+                                + (plan.isOfBothLights() && plan.lies() == SecondLies.ON_TOP
+                                        ? " Then the other filter, and the same again from the whole strip on."
+                                        : ""));
     }
 }

@@ -48,6 +48,7 @@ import org.jspecify.annotations.Nullable;
  * @param marks how pieces are told apart: CORNERS, NIPS or ORDER
  * @param second light of a second row of a strip, or of the right half of one sheet; null = one light
  * @param secondSeconds what the middle of a second row receives; null = what keeps the print as dark
+ * @param lies where the second light falls: BESIDE, ON_TOP (same patches, same steps) or ON_WHOLE (in steps on the whole first part); null = BESIDE
  */
 public record StoredTest(
         String kind,
@@ -74,7 +75,8 @@ public record StoredTest(
         @Nullable List<String> lights,
         @Nullable String marks,
         @Nullable String second,
-        @Nullable Double secondSeconds) {
+        @Nullable Double secondSeconds,
+        @Nullable String lies) {
     /** The kind of a covered strip. */
     public static final String STRIP = "STRIP";
 
@@ -91,6 +93,7 @@ public record StoredTest(
             draft.second = strip.second().map(Light::notation).orElse(null);
             draft.secondSeconds =
                     strip.secondMiddle().map(ExposureTime::inSeconds).orElse(null);
+            draft.lies = strip.isOfBothLights() ? strip.lies().name() : null;
             return draft.strip(strip.direction(), strip.patch(), strip.breadth())
                     .done();
         }
@@ -150,7 +153,8 @@ public record StoredTest(
                         mm(breadthMm),
                         optional(place),
                         toSecond(),
-                        time(secondSeconds));
+                        time(secondSeconds),
+                        CoverStripPlan.SecondLies.valueOf(or(lies, CoverStripPlan.SecondLies.BESIDE.name())));
             case SAME_SPOT -> new SameSpotPlan(toSeries(), toDirection(), mm(patchMm), mm(breadthMm), toSpot());
             case OPENINGS ->
                 new OpeningsPlan(
@@ -256,6 +260,7 @@ public record StoredTest(
         private @Nullable String marks;
         private @Nullable String second;
         private @Nullable Double secondSeconds;
+        private @Nullable String lies;
 
         Draft(String kind) {
             this.kind = kind;
@@ -312,7 +317,8 @@ public record StoredTest(
                     lights,
                     marks,
                     second,
-                    secondSeconds);
+                    secondSeconds,
+                    lies);
         }
     }
 }

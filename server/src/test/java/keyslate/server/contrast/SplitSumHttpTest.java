@@ -1,0 +1,149 @@
+package keyslate.server.contrast;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Map;
+import keyslate.server.ApplicationTest;
+import keyslate.server.Http.Answer;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+
+/** A split that is read from a strip of both its parts on the same patches. */
+class SplitSumHttpTest extends ApplicationTest {
+    private String slate;
+
+    @BeforeEach
+    void newSlate() {
+        slate = http().newSlate("Drying loft");
+        http().edit(slate, "setup/apertureMark", 8);
+        http().edit(slate, "base/light", "grade 2");
+        http().edit(slate, "base/seconds", 20.0);
+    }
+
+    private static JsonNode ok(Answer answer) {
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        return answer.json();
+    }
+
+    private JsonNode standing() {
+        return http().slate(slate).get("standing");
+    }
+
+    private JsonNode plan(String lies) {
+        return ok(http().post(
+                                "/api/slates/" + slate + "/contrast/strips",
+                                Map.of("version", http().version(slate), "lies", lies)))
+                .get("standing");
+    }
+
+    private String strip() {
+        JsonNode sheets = exposeAndHang(begin(slate, "STRIP")).get("sheets");
+        return "/api/sheets/" + sheets.get(sheets.size() - 1).get("id").asString();
+    }
+
+    private static double seconds(JsonNode base, int part) {
+        return base.get("parts").get(part).get("seconds").asDouble();
+    }
+
+    /** 20 s of grade 2 are 14.9 s through 00 and 11.1 s through 5; black that comes late asks for more of the hard part. */
+    @Test
+    void bothPartsFollowFromWhitesAndBlackOfTheirSum() {
+        JsonNode planned = plan("ON_TOP");
+        assertThat(planned.get("test").get("plan").get("lies").asString()).isEqualTo("ON_TOP");
+        assertThat(planned.get("test").get("headline").asString())
+                .contains("Grade 00 and grade 5 in", "on the same patches");
+        assertThat(seconds(planned.get("base"), 0)).isCloseTo(14.86, within(0.05));
+        assertThat(seconds(planned.get("base"), 1)).isCloseTo(11.14, within(0.05));
+        http().edit(slate, "test/stepStops", 0.25);
+        http().edit(slate, "test/patches", 7);
+        String strip = strip();
+        JsonNode patches = http().slate(slate).get("sheets").get(0).get("patches");
+        assertThat(patches.size()).isEqualTo(7);
+        assertThat(patches.get(3).get("light").asString()).isEqualTo("grade 00 + grade 5");
+        assertThat(patches.get(3).get("givenSeconds").asDouble()).isCloseTo(26, within(0.2));
+        assertThat(http().post(strip + "/readings/proposal", Map.of("whitesAt", 3))
+                        .pointers())
+                .containsExactly("/marks/blacksAt");
+        assertThat(http().post(strip + "/readings/proposal", Map.of("blacksAt", 3))
+                        .pointers())
+                .containsExactly("/marks/whitesAt");
+        JsonNode on = ok(http().post(strip + "/readings/proposal", Map.of("whitesAt", 3, "blacksAt", 3)));
+        assertThat(on.get("headline").asString()).startsWith("Whites and black come together. Give 14.9");
+        JsonNode late = ok(http().post(strip + "/readings/proposal", Map.of("whitesAt", 3, "blacksAt", 4.5)));
+        assertThat(late.get("headline").asString()).startsWith("Black comes 0.3");
+        assertThat(late.get("seconds").asDouble()).isLessThan(14.5);
+        assertThat(late.get("second").get("seconds").asDouble()).isGreaterThan(12);
+        JsonNode taken = ok(http().post(
+                                strip + "/readings",
+                                Map.of(
+                                        "marks",
+                                        Map.of("whitesAt", 3, "blacksAt", 4.5),
+                                        "taking",
+                                        Map.of("version", http().version(slate), "answer", "CHECK"))))
+                .get("standing");
+        assertThat(seconds(taken.get("base"), 1))
+                .isCloseTo(late.get("second").get("seconds").asDouble(), within(1e-6));
+        assertThat(taken.get("test").get("plan").get("lies").asString()).isEqualTo("ON_TOP");
+        assertThat(taken.get("test").get("plan").get("secondSeconds").asDouble())
+                .isCloseTo(seconds(taken.get("base"), 1), within(1e-6));
+        // The filters alone were told nothing.
+        assertThat(ok(http().get("/api/slates/" + slate + "/contrast"))
+                        .get("strips")
+                        .size())
+                .isZero();
+    }
+
+    @Test
+    void theHardPartLiesInStepsOnTheWholeSoftOne() {
+        plan("ON_WHOLE");
+        http().edit(slate, "test/stepStops", 0.5);
+        http().edit(slate, "test/patches", 5);
+        String strip = strip();
+        JsonNode patches = http().slate(slate).get("sheets").get(0).get("patches");
+        assertThat(patches.get(4).get("givenSeconds").asDouble()
+                        - patches.get(2).get("givenSeconds").asDouble())
+                .isCloseTo(11.14, within(0.3));
+        JsonNode read = ok(http().post(strip + "/readings/proposal", Map.of("whitesAt", 2, "blacksAt", 2)));
+        assertThat(read.get("seconds").asDouble()).isCloseTo(14.86, within(0.2));
+        assertThat(read.get("second").get("seconds").asDouble()).isCloseTo(11.14, within(0.2));
+        assertThat(http().post(strip + "/readings/proposal", Map.of("whitesAt", 0, "blacksAt", 4))
+                        .status())
+                .isIn(200, 422);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"DARKER, 1", "LIGHTER, -1"})
+    void whatLiesOffTheStripMovesBothParts(String side, int sign) {
+        plan("ON_TOP");
+        http().edit(slate, "test/stepStops", 0.25);
+        http().edit(slate, "test/patches", 5);
+        String strip = strip();
+        JsonNode verdict = ok(http().post(strip + "/readings/proposal", Map.of("beyond", side)));
+        assertThat(verdict.get("again").asBoolean()).isTrue();
+        double factor = verdict.get("second").get("seconds").asDouble() / 11.14;
+        assertThat(Math.log(factor) / Math.log(2)).isCloseTo(sign, within(0.05));
+        assertThat(verdict.get("seconds").asDouble() / 14.86).isCloseTo(factor, within(0.02));
+        JsonNode taken = ok(http().post(
+                                strip + "/readings",
+                                Map.of(
+                                        "marks",
+                                        Map.of("beyond", side),
+                                        "taking",
+                                        Map.of("version", http().version(slate), "answer", "CHECK"))))
+                .get("standing");
+        assertThat(seconds(taken.get("base"), 1)).isCloseTo(11.14 * factor, within(0.1));
+        assertThat(taken.get("test").get("plan").get("lies").asString()).isEqualTo("ON_TOP");
+    }
+
+    @Test
+    void whereNoFilterIsChosenNothingLiesOnTop() {
+        String colour = http().newSlate("Teapot in colour");
+        assertThat(http().edit(colour, "test/lies", "ON_TOP").pointers()).containsExactly("/test/lies");
+        assertThat(http().edit(slate, "test/lies", "ON_TOP").status()).isEqualTo(200);
+        assertThat(standing().get("test").get("plan").hasNonNull("second")).isFalse();
+    }
+}
