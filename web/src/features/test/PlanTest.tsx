@@ -146,6 +146,7 @@ function Patches({ slate }: Pick<SlateContext, "slate">) {
               <td>{Math.abs(p.stopsFromCentre) < 1 / 24 ? "centre" : stopsWithUnit(p.stopsFromCentre)}</td>
             )}
             <td className={p.tooShort ? "warning" : ""}>
+              {p.firstSetSeconds !== undefined && `${seconds(p.firstSetSeconds)} s, then `}
               {seconds(p.setSeconds)} s{p.presses > 1 ? `, ${String(p.presses)} times` : ""}
               {p.tooShort ? ", short" : ""}
             </td>

@@ -2,6 +2,7 @@ package keyslate.core.test;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import keyslate.core.exposure.CoverStrip;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.Check;
@@ -33,9 +34,8 @@ final class OnTop {
         ExposureTime middle = plan.secondMiddle()
                 .map(t -> t.times(base.inSeconds() / plan.middle(base).inSeconds()))
                 .orElseGet(() -> rig.carried().time(base, second));
-        TestScript first = plan.lies() == CoverStripPlan.SecondLies.ON_TOP
-                ? CoverScript.of(alone, base, rig)
-                : whole(plan, base, rig);
+        boolean inSteps = plan.lies() == CoverStripPlan.SecondLies.ON_TOP;
+        TestScript first = inSteps ? CoverScript.of(alone, base, rig) : whole(plan, base, rig);
         TestScript over = CoverScript.of(
                 alone.of(plan.series().times(middle.stopsFrom(base)), plan.patch()), middle, rig.through(second));
         List<ExposureStep> steps = new ArrayList<>(first.steps());
@@ -46,7 +46,8 @@ final class OnTop {
         for (int i = 0; i < over.patches().size(); i++) {
             patches.add(both(
                     first.patches().get(Math.min(i, first.patches().size() - 1)),
-                    over.patches().get(i)));
+                    over.patches().get(i),
+                    inSteps));
         }
         return new TestScript(steps, patches);
     }
@@ -92,7 +93,7 @@ final class OnTop {
     }
 
     /** What a patch gets of both; its light is the second's, which falls last. */
-    private static TestScript.Patch both(TestScript.Patch first, TestScript.Patch over) {
+    private static TestScript.Patch both(TestScript.Patch first, TestScript.Patch over, boolean inSteps) {
         double all = first.total().inSeconds() + over.total().inSeconds();
         double error = (first.error().inStops() * first.total().inSeconds()
                         + over.error().inStops() * over.total().inSeconds())
@@ -104,6 +105,7 @@ final class OnTop {
                 Stops.of(error),
                 first.tooShort() || over.tooShort(),
                 over.light(),
-                over.opening());
+                over.opening(),
+                inSteps ? OptionalDouble.of(first.set()) : OptionalDouble.empty());
     }
 }

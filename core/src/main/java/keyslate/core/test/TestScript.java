@@ -1,6 +1,7 @@
 package keyslate.core.test;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Stops;
@@ -23,9 +24,29 @@ public record TestScript(List<ExposureStep> steps, List<Patch> patches) {
      * @param tooShort whether {@code set} is under the shortest burst a hand and a lamp repeat
      * @param light that falls on it
      * @param opening engraved
+     * @param firstSet lamp seconds that were given to it before, through the first of two lights on the same patches; none as a rule
      */
     public record Patch(
-            ExposureTime total, double set, int presses, Stops error, boolean tooShort, Light light, double opening) {}
+            ExposureTime total,
+            double set,
+            int presses,
+            Stops error,
+            boolean tooShort,
+            Light light,
+            double opening,
+            OptionalDouble firstSet) {
+        /** Of one light. */
+        public Patch(
+                ExposureTime total,
+                double set,
+                int presses,
+                Stops error,
+                boolean tooShort,
+                Light light,
+                double opening) {
+            this(total, set, presses, error, tooShort, light, opening, OptionalDouble.empty());
+        }
+    }
 
     public TestScript {
         steps = List.copyOf(steps);

@@ -17,6 +17,8 @@ import keyslate.store.slate.Recipe;
 final class SplitStrips {
     private static final Stops FINEST = Stops.ofFraction(1, 12);
     private static final int FEWEST = 9;
+    /** What a print that was not guessed may be off by. */
+    private static final Stops KNOWN = Stops.ofFraction(1, 3);
 
     private SplitStrips() {}
 
@@ -47,7 +49,9 @@ final class SplitStrips {
             RecipeEditor editor, Rig rig, BaseExposure split, CoverStripPlan.SecondLies lies, Optional<Stops> open) {
         BaseExposure.Part second = split.parts().get(1);
         CoverStripPlan now = standing(rig);
-        CoverStripPlan plan = now.as(about(split.main().time(), open), Strips.room(rig, now.direction()))
+        boolean guessed = "default".equals(rig.recipe().base().source());
+        Optional<Stops> known = open.or(() -> guessed ? Optional.empty() : Optional.of(KNOWN));
+        CoverStripPlan plan = now.as(about(split.main().time(), known), Strips.room(rig, now.direction()))
                 .onTop(second.light(), second.time(), lies);
         return editor.plan(rig.recipe(), split, plan, "Both parts of a split, to be read on one strip that gets both.");
     }

@@ -138,13 +138,16 @@ public class PlannedTests {
         for (int i = 0; i < planned.size(); i++) {
             TestScript.Patch p = planned.get(i);
             Patches.OnPaper on = patches.all().get(i);
-            ExposureTime about = p.light().equals(rig.light())
-                    ? centre
-                    : rig.testRig().carried().time(rig.base(), p.light());
+            ExposureTime about = patches.isOfBothLights()
+                    ? planned.get(planned.size() / 2).total()
+                    : p.light().equals(rig.light())
+                            ? centre
+                            : rig.testRig().carried().time(rig.base(), p.light());
             views.add(new PlannedPatchView(
                     i + 1,
                     p.total().inSeconds(),
                     p.set(),
+                    p.firstSet().isPresent() ? p.firstSet().getAsDouble() : null,
                     p.presses(),
                     p.total().stopsFrom(about).inStops(),
                     p.error().inStops(),

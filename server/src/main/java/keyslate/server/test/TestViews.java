@@ -56,6 +56,7 @@ public final class TestViews {
      *
      * @param totalSeconds what it receives, as if all of it came through the standing opening
      * @param setSeconds what the timer is set to for it
+     * @param firstSetSeconds what it is set to before, through the first of two lights on the same patches; left out as a rule
      * @param presses how often
      * @param stopsFromCentre of the series; of another light from the time that keeps the print as dark
      * @param place where it falls in the picture of the whole test; of a sector the disc
@@ -70,6 +71,7 @@ public final class TestViews {
             int number,
             double totalSeconds,
             double setSeconds,
+            @Nullable Double firstSetSeconds,
             int presses,
             double stopsFromCentre,
             double roundingErrorStops,
