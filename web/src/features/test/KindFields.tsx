@@ -24,7 +24,7 @@ export const FIELDS: Record<string, Fields> = {
         <DarkEnd {...context} />
         <Length {...context} label="Patch" field="patchMm" />
         <Length {...context} label="Breadth" field="breadthMm" />
-        <Second {...context} label="Second row" />
+        <Second {...context} label="Second light" />
         <SecondLies {...context} />
       </>
     ),

@@ -160,7 +160,18 @@ class ContrastIT extends JourneyTest {
         assertThat(printer.verdict()).containsText("Give ");
         printer.verdict().getByText("What this rests on").click();
         assertThat(printer.verdict()).containsText("(CON-21)");
-        page().keyboard().press("e");
+        // The sum is checked on one strip that gets both parts on the same patches.
+        page().getByText("Check the sum: a strip of both parts").click();
+        assertThat(printer.verdict()).containsText("Grade 00 and grade 5 in");
+        printer.presses("Expose strip");
+        printer.givesAllLightAndHangs();
+        printer.taps(page().getByTestId("strip-taps"), 0.5, 0.5);
+        page().keyboard().press("k");
+        printer.taps(page().getByTestId("strip-taps"), 0.6, 0.5);
+        assertThat(printer.verdict()).containsText("through grade 00, then");
+        printer.verdict().getByText("What this rests on").click();
+        assertThat(printer.verdict()).containsText("so that it cancels (CON-27)");
+        printer.presses("Set grade 00");
         assertThat(page().getByLabel("Enlarger: the standing recipe")).containsText("00 and 5");
         printer.goesTo("Print");
         printer.presses("Expose print");
