@@ -99,6 +99,15 @@ function Fields({ slate, edit }: SlateContext) {
             Wide strip for an unknown negative
           </button>
         )}
+        {slate.test.benchStrip !== undefined && (
+          <button
+            type="button"
+            className="link"
+            onClick={() => edit.mutate({ test: { forThisBench: true } })}
+          >
+            As fine as this bench guesses ({slate.test.benchStrip})
+          </button>
+        )}
         {ownTime && (
           <button type="button" className="link" onClick={() => edit.mutate({ test: { followsBase: true } })}>
             Centre on the base exposure

@@ -47,6 +47,10 @@ class Tells {
 
     /** Stops by which the middle of a strip missed where its whites hold; none where they were not marked on it. */
     private static Optional<Double> missed(Hung strip) {
+        if (!"rescaled".equals(strip.before().recipe().base().source())) {
+            // A default says nothing of how well times are carried over.
+            return Optional.empty();
+        }
         List<ExposureTime> totals = Readings.totals(strip.row(1));
         return strip.sheet().exposed().decisions().stream()
                 .map(Decision::seen)

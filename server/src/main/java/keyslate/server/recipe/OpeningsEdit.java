@@ -1,6 +1,5 @@
 package keyslate.server.recipe;
 
-import java.util.List;
 import java.util.Optional;
 import keyslate.core.exposure.TestSeries;
 import keyslate.core.light.Light;
@@ -13,6 +12,7 @@ import keyslate.core.test.OpeningsPlan;
 import keyslate.core.test.TestPlan;
 import keyslate.server.recipe.RecipeChange.TestChange;
 import keyslate.server.rig.Rig;
+import keyslate.server.test.Strips;
 import org.jspecify.annotations.Nullable;
 
 /** The edit of a strip of one time through one opening after another. */
@@ -49,13 +49,7 @@ final class OpeningsEdit {
     }
 
     private static Optional<Light> second(Rig rig) {
-        if (!rig.medium().choosesFilter() || rig.subject().isProof() || rig.way() != LampWay.SWITCHED) {
-            return Optional.empty();
-        }
-        List<Light> others = rig.medium().core().beside(rig.light()).stream()
-                .filter(l -> !l.equals(rig.light()))
-                .toList();
-        return Optional.of(others.get(others.size() - 1));
+        return rig.subject().isProof() || rig.way() != LampWay.SWITCHED ? Optional.empty() : Strips.harder(rig);
     }
 
     static OpeningsPlan of(Edit edit, Rig rig, OpeningsPlan now, TestChange change) {

@@ -122,6 +122,7 @@ public record RecipeChange(
      * @param place of a strip across the picture, 0 to 1
      * @param spotX middle of a window, a disc or pieces on the picture, 0 to 1, with {@code spotY}
      * @param placedByComputation true lets place or spot be found
+     * @param forThisBench true plans the first strip as fine as those before it on this bench turned out to need
      * @param forUnknownNegative true plans the strip for a negative of which nothing is known
      * @param seconds received: through every opening, beside a wedge, by one sheet
      * @param firstMark engraved, of the lightest patch
@@ -155,6 +156,7 @@ public record RecipeChange(
             @Nullable Double spotY,
             @Nullable Boolean placedByComputation,
             @Nullable Boolean forUnknownNegative,
+            @Nullable Boolean forThisBench,
             @Nullable Double seconds,
             @Nullable Double firstMark,
             @Nullable Boolean aboutStanding,
@@ -170,7 +172,7 @@ public record RecipeChange(
         /** No change at all. */
         static final TestChange NOTHING = new TestChange(
                 null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-                null, null, null, null, null, null, null, null, null, null, null, null, null);
+                null, null, null, null, null, null, null, null, null, null, null, null, null, null);
     }
 
     /** The local plan: the whole list of areas, or how holds are given (ONE_EXPOSURE or BURSTS). */

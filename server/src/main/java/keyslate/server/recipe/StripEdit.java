@@ -39,6 +39,9 @@ final class StripEdit {
         if (Boolean.TRUE.equals(change.forUnknownNegative())) {
             return Strips.wide(rig, now);
         }
+        if (Boolean.TRUE.equals(change.forThisBench())) {
+            return Strips.ofBench(rig, now).orElse(now);
+        }
         StripDirection direction = edit.oneOf("/test/direction", change.direction(), now.direction());
         PatchSeries series = SeriesEdit.of(edit, rig.base(), now.series(), change);
         return new CoverStripPlan(

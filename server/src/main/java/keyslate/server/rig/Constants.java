@@ -222,6 +222,16 @@ public record Constants(List<StoodConstant> found) {
                 .map(k -> new SlateEvidence.Lag(k.figure(), k.limit()));
     }
 
+    /** By how much first strips missed on this bench where a time had been carried over, root mean square in stops, and how many did. */
+    public Optional<Guesses> guesses(String paperId, String enlargerId) {
+        return find(paperId, enlargerId, Name.GUESSES)
+                .map(Constants::number)
+                .map(k -> new Guesses(Stops.of(k.figure()), (int) Math.round(k.limit())));
+    }
+
+    /** First guesses and what they missed by. */
+    public record Guesses(Stops missed, int slates) {}
+
     /** Stops more light that a paper needs than another box of it, whichever of the two was compared with the other; none where nobody did. */
     public Optional<Known> between(String otherId, String paperId) {
         return find(paperId, otherId, Name.BATCH_SPEED)

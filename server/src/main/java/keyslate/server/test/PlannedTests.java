@@ -89,6 +89,7 @@ public class PlannedTests {
                 notes,
                 beside(rig),
                 wideStripOffered(rig, plan),
+                Strips.benchWords(rig, plan).orElse(null),
                 null);
     }
 
@@ -123,6 +124,7 @@ public class PlannedTests {
                 List.of(),
                 beside(rig),
                 wideStripOffered(rig, plan),
+                Strips.benchWords(rig, plan).orElse(null),
                 Show.sentence(e.getMessage()));
     }
 

@@ -11,6 +11,7 @@ import keyslate.core.test.CoverStripPlan;
 import keyslate.core.test.PatchSeries;
 import keyslate.core.test.PressSeries;
 import keyslate.core.test.TestPlan;
+import keyslate.server.Show;
 import keyslate.server.rig.Rig;
 
 /** Series as they fit a picture. */
@@ -63,6 +64,47 @@ public final class Strips {
                 far,
                 Length.ofMm(Math.max(
                         LEAST_MM, Math.floor(room(rig, now.direction()).inMm() / far.patches()))));
+    }
+
+    /**
+     * The first strip of a negative whose time was carried over, as fine as first strips of this bench have turned out to need (EXP-43), with a row a grade harder beside it where a filter is chosen; none where that is not
+     * known, or no finer than for an unknown negative.
+     */
+    public static Optional<CoverStripPlan> ofBench(Rig rig, CoverStripPlan now) {
+        if (!"rescaled".equals(rig.recipe().base().source())
+                || rig.subject().isProof()
+                || rig.way() != LampWay.SWITCHED) {
+            return Optional.empty();
+        }
+        return rig.constants()
+                .guesses(rig.paper().id(), rig.enlarger().id())
+                .map(g -> CheckStrip.first(rig.base(), g.missed(), g.slates()))
+                .filter(s -> s.step().compareTo(CheckStrip.first(rig.base()).step()) < 0)
+                .map(s -> now.as(s, room(rig, now.direction())).inRows(harder(rig)));
+    }
+
+    /** What is said of it. */
+    static Optional<String> benchWords(Rig rig, TestPlan plan) {
+        if (!(plan instanceof CoverStripPlan strip)) {
+            return Optional.empty();
+        }
+        return ofBench(rig, strip)
+                .filter(fine -> !fine.series().equals(strip.series()))
+                .flatMap(fine -> rig.constants()
+                        .guesses(rig.paper().id(), rig.enlarger().id())
+                        .map(g -> fine.series().patches() + " × "
+                                + Show.stopsApart(fine.series().step()) + ": carried times missed by "
+                                + Show.stopsApart(g.missed()) + " here, " + g.slates() + " slates"));
+    }
+
+    /** A light a grade harder, for a second row; softer at the end of the set; none where no filter is chosen. */
+    public static Optional<Light> harder(Rig rig) {
+        if (!rig.medium().choosesFilter()) {
+            return Optional.empty();
+        }
+        return rig.medium().core().beside(rig.light()).stream()
+                .filter(l -> !l.equals(rig.light()))
+                .reduce((softer, last) -> last);
     }
 
     /** Whether a strip is as wide as that. */

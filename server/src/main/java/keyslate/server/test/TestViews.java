@@ -25,6 +25,7 @@ public final class TestViews {
      * @param cannotShow what it cannot show
      * @param besideLights lights worth seeing beside the standing one, in the paper's notation
      * @param wideStripOffered while the base exposure is no more than a default
+     * @param benchStrip the strip that earlier first strips of this bench speak for, in words; left out where it stands or is not known
      */
     public record TestView(
             StoredTest plan,
@@ -46,6 +47,7 @@ public final class TestViews {
             List<String> notes,
             List<String> besideLights,
             boolean wideStripOffered,
+            @Nullable String benchStrip,
             @Nullable String problem) {}
 
     /** A kind of test: its id, the key that takes it up, what its sheets are called, and what it is called among the kinds. */
