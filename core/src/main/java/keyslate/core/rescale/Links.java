@@ -108,6 +108,9 @@ public final class Links {
         return new Link(Link.Cause.TIMER, Stops.ZERO, Stops.of(off));
     }
 
+    /** Filters of one set differ by a tenth of a stop, one standard deviation, 95 % of it shared between two; what is known of a set as a whole is in its limit already. */
+    public static final Stops UNMEASURED_FILTER = Stops.of(0.16);
+
     /**
      * EXP-44: another filter: by what is known of the two, each with its own limit (CON-05, CON-22), held at the light tone; nothing where it stays.
      *

@@ -178,9 +178,8 @@ public final class Trial {
                         PROOF_PIECES,
                         Trial::isGoodStart,
                         s -> proof(s, ProofStart::byScan)),
-                new Method("carry-over", Advice.CORE_ONLY, PROOF_PIECES, Trial::isGoodMove, s -> move(s, true)),
-                new Method(
-                        "carry-over-defaults", Advice.CORE_ONLY, PROOF_PIECES, Trial::isGoodMove, s -> move(s, false)),
+                new Method("carry-over", Advice.STATION, PROOF_PIECES, Trial::isGoodMove, s -> move(s, true)),
+                new Method("carry-over-defaults", Advice.STATION, PROOF_PIECES, Trial::isGoodMove, s -> move(s, false)),
                 new Method("mono-craft-rules", Advice.CRAFT_RULES, MONO_PIECES, s -> craft(new TestedMono(s))),
                 new Method(
                         "colour-craft-rules",

@@ -247,6 +247,14 @@ final class CarriedTime {
     }
 
     private Told light(Light light) {
+        Optional<Link> sets = Grades.betweenSets(before, from, now, light);
+        if (sets.isPresent()) {
+            Link link = sets.get();
+            return new Told(
+                    link,
+                    Optional.of("× " + Show.factor(link.more().toFactor()) + " for " + light.notation()
+                            + " of this enlarger's own filters, ± " + Show.stopsApart(link.limit())));
+        }
         if (light.equals(from) && !Grades.isOfOtherContrast(before, now)) {
             return Told.nothing(Link.Cause.LIGHT);
         }

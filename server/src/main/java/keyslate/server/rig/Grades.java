@@ -4,6 +4,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 import keyslate.core.contrast.FilterTable;
+import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.PaperGrades;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.light.Light;
@@ -13,6 +14,8 @@ import keyslate.core.reading.GradedLights;
 import keyslate.core.reading.HeadLights;
 import keyslate.core.reading.NextRecipe;
 import keyslate.core.reading.SlateEvidence;
+import keyslate.core.rescale.Link;
+import keyslate.core.rescale.Links;
 import keyslate.server.web.ConflictException;
 
 /** The filters or dials of a rig on its paper, with what is known of them; of variable-contrast paper alone. */
@@ -78,6 +81,42 @@ public final class Grades {
         return isOfOtherContrast(before, now)
                 ? PaperGrades.timeFactor(paper(before), from.toFilter(), paper(now), to.toFilter(), NextRecipe.HELD_NET)
                 : now.medium().core().timeFactor(from, to);
+    }
+
+    /**
+     * From a filter of one enlarger's set to a filter of another's (EXP-44): by what each costs against no filter where both were measured, else as sets are matched, with what that leaves open; none where it is one
+     * set, or no filters at all.
+     */
+    public static Optional<Link> betweenSets(Rig before, Light from, Rig now, Light to) {
+        boolean sets = before.medium().core() instanceof Monochrome
+                && now.medium().core() instanceof Monochrome
+                && !before.enlarger().id().equals(now.enlarger().id())
+                && !isOfOtherContrast(before, now);
+        if (!sets || now.paper().hasOneGrade()) {
+            return Optional.empty();
+        }
+        Optional<FilterTable.Entry> first = alone(before, from);
+        Optional<FilterTable.Entry> second = alone(now, to);
+        return Optional.of(
+                first.isPresent() && second.isPresent()
+                        ? Links.filter(
+                                second.get().whitesLog() - first.get().whitesLog(),
+                                Stops.of(first.get().limitStops()),
+                                Stops.of(second.get().limitStops()))
+                        : Links.filter(
+                                Math.log10(now.medium().core().timeFactor(from, to)),
+                                open(before, from),
+                                open(now, to)));
+    }
+
+    /** What is known of a filter against no filter. */
+    private static Optional<FilterTable.Entry> alone(Rig rig, Light light) {
+        return paper(rig).measured().against(GradeFilter.NONE).flatMap(t -> t.of(light.toFilter()));
+    }
+
+    private static Stops open(Rig rig, Light light) {
+        double matched = GradedLights.usual(paper(rig)).limitStops(light);
+        return Stops.of(Math.hypot(matched, Links.UNMEASURED_FILTER.inStops()));
     }
 
     /** Whether the paper has another contrast than it had, or had one and has many. */

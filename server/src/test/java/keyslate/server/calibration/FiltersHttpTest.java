@@ -243,6 +243,54 @@ class FiltersHttpTest extends ApplicationTest {
                     "papers/" + paper + "/batch",
                     Map.of("otherId", other, "pairs", List.of(Map.of("otherSeconds", 10.0, "seconds", 12.6))));
             assertThat(found.get("headline").asString()).contains("+0.33 stop");
+            // The other box takes a third of a stop less, and this one again what it took.
+            http().edit(slate, "setup/paperId", other);
+            JsonNode base = http().slate(slate).get("standing").get("base");
+            assertThat(base.get("seconds").asDouble()).isCloseTo(7.94, within(0.01));
+            assertThat(base.get("because").asString()).contains("for this box, as it was compared");
+            http().edit(slate, "setup/paperId", paper);
+            assertThat(http().slate(slate)
+                            .get("standing")
+                            .get("base")
+                            .get("seconds")
+                            .asDouble())
+                    .isCloseTo(10, within(0.01));
         }
+    }
+
+    private JsonNode start(String id) {
+        return http().slate(id).get("standing").get("setup").get("startingTime");
+    }
+
+    /** Grade 2 costs one stop in this enlarger's set and one and a half in the other's: made again there it takes half a stop more, once both were measured. */
+    @Test
+    void anotherEnlargerHasFiltersOfItsOwn() {
+        exposeAndHang(begin(slate, "PRINT"));
+        String other = null;
+        for (JsonNode one : http().get("/api/stores").json().get("enlargers")) {
+            String id = one.get("id").asString();
+            other = other == null && !id.equals(enlarger) && !one.get("dials").asBoolean() ? id : other;
+        }
+        http().edit(slate, "setup/enlargerId", other);
+        JsonNode unknown = start(slate);
+        assertThat(unknown.get("arithmetic").toString())
+                .contains("× 1.00 for grade 2 of this enlarger's own filters, ± ");
+        for (String each : List.of(enlarger, other)) {
+            keep(
+                    "papers/" + paper + "/filters",
+                    Map.of(
+                            "enlargerId",
+                            each,
+                            "marks",
+                            List.of(
+                                    marks("no filter", 1, 112),
+                                    marks("grade 2", each.equals(other) ? Math.pow(2, 1.5) : 2, 110))));
+        }
+        JsonNode known = start(slate);
+        assertThat(known.get("arithmetic").toString()).contains("× 1.41 for grade 2 of this enlarger's own filters");
+        assertThat(known.get("seconds").asDouble() / unknown.get("seconds").asDouble())
+                .isCloseTo(1.41, within(0.03));
+        assertThat(known.get("limitStops").asDouble())
+                .isLessThan(unknown.get("limitStops").asDouble());
     }
 }

@@ -26,8 +26,6 @@ import keyslate.core.trial.printer.MoveTable.Side;
 /** A print made again with another set-up, as Set up rescales it: with what ships with the application, or after the calibrations by meter and clock. */
 public final class CarryOver {
     private static final GradedLights LIGHTS = GradedLights.usual(new VariableContrastPaper());
-    /** Filters of one set differ by a tenth of a stop, one standard deviation; what is known of a set as a whole is in its limit already. */
-    private static final double UNMEASURED_STOPS = 0.16;
 
     private final MoveTable table;
     private final boolean calibrated;
@@ -120,7 +118,7 @@ public final class CarryOver {
 
     /** Of a filter of a set that was not measured. */
     private static Stops open(GradeFilter filter) {
-        return Stops.of(Math.hypot(LIGHTS.limitStops(Light.filter(filter)), UNMEASURED_STOPS));
+        return Stops.of(Math.hypot(LIGHTS.limitStops(Light.filter(filter)), Links.UNMEASURED_FILTER.inStops()));
     }
 
     private Link batch() {
