@@ -207,8 +207,8 @@ function Contrast({ slate, edit }: SlateContext) {
         )}
         {found?.dials && (
           <p className="note">
-            On the dials, generic until this head has its table: Y {found.dials.yellow.toFixed(0)}, M{" "}
-            {found.dials.magenta.toFixed(0)}, {found.dials.timeFactor.toFixed(2)} × the time of white light.
+            On the dials: Y {found.dials.yellow.toFixed(0)}, M {found.dials.magenta.toFixed(0)},{" "}
+            {found.dials.timeFactor.toFixed(2)} × the time of white light.
           </p>
         )}
         <Verdict

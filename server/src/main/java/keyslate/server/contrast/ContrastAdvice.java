@@ -29,6 +29,7 @@ import keyslate.server.contrast.ContrastViews.ThreadView;
 import keyslate.server.contrast.ContrastViews.WantedTone;
 import keyslate.server.contrast.ContrastViews.Way;
 import keyslate.server.contrast.ToneGround.Thread;
+import keyslate.server.rig.Grades;
 import keyslate.server.rig.LightView;
 import keyslate.server.web.FieldErrors;
 import org.jspecify.annotations.Nullable;
@@ -312,7 +313,9 @@ final class ContrastAdvice {
     private String headline(BaseExposure base) {
         if (!base.isSplit()) {
             return "Set "
-                    + (paper.isOfOneGrade() ? "" : base.main().light().notation() + ", ")
+                    + (paper.isOfOneGrade()
+                            ? ""
+                            : Grades.written(ground.rig(), base.main().light()) + ", ")
                     + Show.seconds(base.main().time().inSeconds()) + ".";
         }
         List<String> parts = base.parts().stream()

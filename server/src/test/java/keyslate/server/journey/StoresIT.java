@@ -119,6 +119,50 @@ class StoresIT extends JourneyTest {
         assertThat(printer().verdict()).containsText("Doubling for each grade from 3 on would take × 2.00");
     }
 
+    /** A head's dials stand for grades by a table; its own step negative then says what they really print. */
+    @Test
+    void aHeadIsCalibratedByItsOwnStepNegative() {
+        printer().opens("/stores");
+        thing("Enlargers and heads", "Kiln colour").click();
+        panel().getByText("Dials for each grade")
+                .locator("..")
+                .locator("..")
+                .getByText("Measure it")
+                .click();
+        assertThat(page().getByRole(AriaRole.HEADING).first()).hasText("Grades by the dials");
+        assertThat(printer().verdict()).containsText("by the dials of this head");
+        printer().presses("Keep it");
+        assertThat(panel()).containsText("one filter alone");
+        thing("Paper", "Pearl").click();
+        panel().getByText("Filters in Kiln colour")
+                .locator("..")
+                .locator("..")
+                .getByText("By a step negative")
+                .click();
+        page().getByLabel("Prints of the step negative")
+                .fill(print(GradeFilter.G2, 40, 0) + "\n" + print(GradeFilter.G3, 60, 0.1));
+        assertThat(printer().verdict()).containsText("2 lights on this paper");
+        printer().presses("Keep it");
+        assertThat(panel()).containsText("grade 3 +");
+        printer().startsSlate("9", "By dials", "");
+        page().getByLabel("Enlarger", new Page.GetByLabelOptions().setExact(true))
+                .click();
+        page().getByTitle("Kiln colour").click();
+        assertThat(page().getByLabel("Enlarger: the standing recipe")).containsText("Dichroic head");
+        printer().goesTo("Contrast");
+        assertThat(printer().verdict()).containsText("Move a thread's end");
+        page().keyboard().press("h");
+        assertThat(printer().verdict()).containsText("Set grade 3, magenta ");
+        page().keyboard().press("e");
+        assertThat(page().getByLabel("Enlarger: the standing recipe")).containsText("magenta ");
+        // Beyond what the dials reach nothing is offered.
+        page().keyboard().press("h");
+        page().keyboard().press("h");
+        page().keyboard().press("h");
+        page().keyboard().press("h");
+        assertThat(printer().verdict()).not().containsText("Set grade 5");
+    }
+
     private static String print(GradeFilter filter, double seconds, double slower) {
         VariableContrastPaper paper = new VariableContrastPaper();
         VariableContrastPaper.FilterLight light = paper.lightThrough(filter);
