@@ -99,6 +99,12 @@ public record CoverStripPlan(
                 series, direction, patch, breadth, place, Optional.of(other), Optional.of(middle), how);
     }
 
+    /** The same with so many times what the middle receives of the second light, where that has a time of its own. */
+    public CoverStripPlan secondTimes(double factor) {
+        return new CoverStripPlan(
+                series, direction, patch, breadth, place, second, secondMiddle.map(t -> t.times(factor)), lies);
+    }
+
     /** The first light alone. */
     CoverStripPlan alone() {
         return inRows(Optional.empty());

@@ -55,7 +55,8 @@ public class RecipeEditor {
         Base base = takesStart(change)
                 ? started(edit, moved, change.base())
                 : BaseEdit.of(edit, before, moved, change.base(), startingTime::light);
-        Rig based = rigs.of(follow(now, edit, naming, setup, base, now.test(), now.local()), subject);
+        TestPlan carried = carried(now, base, change);
+        Rig based = rigs.of(follow(now, edit, naming, setup, base, carried, now.local()), subject);
         TestPlan test = TestEdit.of(edit, based, change.test());
         Local local = AreaEdit.of(edit, based, change.local());
         edit.errors().throwIfAny();
@@ -72,6 +73,19 @@ public class RecipeEditor {
             AreaEdit.of(edit, before, change.local());
             edit.errors().throwIfAny();
         }
+    }
+
+    /** A second light's own time on a strip goes along with the base where that was carried to another set-up, and always where it is the second part of a split. */
+    private static TestPlan carried(Recipe now, Base base, RecipeChange change) {
+        BaseExposure.Part was = now.base().exposure().main();
+        BaseExposure.Part is = base.exposure().main();
+        boolean follows = now.test() instanceof CoverStripPlan strip
+                && strip.secondMiddle().isPresent()
+                && was.light().equals(is.light())
+                && (strip.isOfBothLights() || change.base() == null);
+        return follows && now.test() instanceof CoverStripPlan strip
+                ? strip.secondTimes(is.time().inSeconds() / was.time().inSeconds())
+                : now.test();
     }
 
     private static boolean takesStart(RecipeChange change) {

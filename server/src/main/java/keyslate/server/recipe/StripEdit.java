@@ -65,13 +65,14 @@ final class StripEdit {
     /** On the same patches only where a filter is chosen: packs on top of each other make one pack. */
     private static SecondLies lies(Edit edit, Rig rig, CoverStripPlan now, TestChange change) {
         SecondLies asked = change.lies() == null ? now.lies() : change.lies();
-        boolean possible = asked == SecondLies.BESIDE || rig.medium().choosesFilter();
+        boolean possible = asked == SecondLies.BESIDE
+                || rig.medium().choosesFilter() && !rig.subject().isProof();
         if (!possible && change.lies() != null) {
             edit.errors()
                     .add(
                             "/test/lies",
                             "E_INFEASIBLE",
-                            "Two parts on the same patches are for variable-contrast paper.");
+                            "Two parts on the same patches are for a print on variable-contrast paper.");
         }
         return possible ? asked : SecondLies.BESIDE;
     }

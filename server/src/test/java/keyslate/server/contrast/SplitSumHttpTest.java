@@ -90,6 +90,16 @@ class SplitSumHttpTest extends ApplicationTest {
         assertThat(taken.get("test").get("plan").get("lies").asString()).isEqualTo("ON_TOP");
         assertThat(taken.get("test").get("plan").get("secondSeconds").asDouble())
                 .isCloseTo(seconds(taken.get("base"), 1), within(1e-6));
+        // Another opening takes both parts and the strip of both along.
+        double second = seconds(taken.get("base"), 1);
+        http().edit(slate, "setup/apertureMark", 11);
+        JsonNode closed = standing();
+        assertThat(seconds(closed.get("base"), 1) / second).isBetween(1.8, 2.1);
+        assertThat(closed.get("test").get("plan").get("secondSeconds").asDouble())
+                .isCloseTo(seconds(closed.get("base"), 1), within(1e-6));
+        http().edit(slate, "base/changeStops", 0.5);
+        assertThat(standing().get("test").get("plan").get("secondSeconds").asDouble())
+                .isCloseTo(seconds(standing().get("base"), 1), within(1e-6));
         // The filters alone were told nothing.
         assertThat(ok(http().get("/api/slates/" + slate + "/contrast"))
                         .get("strips")
