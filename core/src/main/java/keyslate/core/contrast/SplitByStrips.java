@@ -26,7 +26,9 @@ public final class SplitByStrips {
     private static final int HALVINGS = 60;
 
     private final VariableContrastPaper paper;
-    private final Marks soft;
+    /** Where the whites hold on the strip through the soft filter; none of a pair that was read from its sum. */
+    private final Optional<ExposureTime> softWhites;
+
     private final FilterLight softLight;
     private final FilterLight hardLight;
     private final double range;
@@ -66,7 +68,7 @@ public final class SplitByStrips {
      */
     public SplitByStrips(VariableContrastPaper paper, Marks soft, Marks hard) {
         this.paper = paper;
-        this.soft = soft;
+        this.softWhites = soft.whites();
         if (soft.whites().isEmpty()) {
             throw Check.infeasible(
                     "soft",
@@ -86,7 +88,7 @@ public final class SplitByStrips {
 
     private SplitByStrips(VariableContrastPaper paper, FilterLight softLight, FilterLight hardLight, double range) {
         this.paper = paper;
-        this.soft = new Marks(GradeFilter.G00, Optional.empty(), Optional.empty());
+        this.softWhites = Optional.empty();
         this.softLight = softLight;
         this.hardLight = hardLight;
         this.range = range;
@@ -186,7 +188,7 @@ public final class SplitByStrips {
 
     /** The pair of a school. */
     public Pair pair(School school) {
-        double whites = soft.whites().orElseThrow().inSeconds();
+        double whites = softWhites.orElseThrow().inSeconds();
         return switch (school) {
             case AS_MARKED -> new Pair(whites, alone(hardLight, range, VariableContrastPaper.SHADOW_NET));
             case OVERLAID -> new Pair(whites, hardOver(whites));

@@ -30,6 +30,11 @@ record Hung(OnCord sheet, Rig now, List<OnCord> cord) {
         return new Hung(on, now, cord);
     }
 
+    /** What stands now, as long as it is paper of the same kind and contrast; else what stood for the sheet: it tells of the paper that it is on. */
+    Rig onItsPaper() {
+        return now.paper().isLike(before().paper()) ? now : before();
+    }
+
     SheetView view() {
         return sheet.view();
     }

@@ -94,7 +94,7 @@ class MonoAdviser implements Adviser {
         Light now = strip.light();
         SlateEvidence said = weighed(strip, evidence, now);
         // Dials that are off print other grades than they are called: the strips tell which.
-        VariableContrastPaper paper = Grades.paper(strip.now()).turnedOut(f -> said.rangeOff(Light.filter(f)));
+        VariableContrastPaper paper = Grades.paper(strip.onItsPaper()).turnedOut(f -> said.rangeOff(Light.filter(f)));
         Tone anchor = said.knows(Tone.WHITES) ? Tone.WHITES : Tone.MIDDLE;
         SlateEvidence.Estimate kept = said.time(anchor, now).orElseThrow();
         Optional<GradeAdvice.Outcome> outcome = black
@@ -139,7 +139,8 @@ class MonoAdviser implements Adviser {
     }
 
     private SlateEvidence weighed(Hung strip, Evidence evidence, Light standing) {
-        return SlateEvidence.of(evidence.all(), Grades.lights(strip.now()), Grades.lag(strip.now()), standing);
+        return SlateEvidence.of(
+                evidence.all(), Grades.lights(strip.onItsPaper()), Grades.lag(strip.onItsPaper()), standing);
     }
 
     private Evidence evidence(Hung strip, Marks marks, boolean black) {
@@ -186,8 +187,8 @@ class MonoAdviser implements Adviser {
                 .map(outcome -> {
                     rests.add("ISO range needed " + Math.round(outcome.neededRange())
                             + ", the model of a generic paper (CON-06).");
-                    return strip.now().paper().hasOneGrade()
-                            ? ofOneGrade(strip.now(), outcome, read)
+                    return strip.onItsPaper().paper().hasOneGrade()
+                            ? ofOneGrade(strip.onItsPaper(), outcome, read)
                             : graded(outcome, now, read);
                 })
                 .orElseGet(() -> timeOnly(strip, read, now));
@@ -260,7 +261,7 @@ class MonoAdviser implements Adviser {
 
     private static Words timeOnly(Hung strip, Read read, GradeFilter now) {
         String headline = "Set " + Show.seconds(read.time().time().inSeconds())
-                + (strip.now().paper().hasOneGrade() ? "" : " at " + now.written()) + ".";
+                + (strip.onItsPaper().paper().hasOneGrade() ? "" : " at " + now.written()) + ".";
         if (read.anchor() == Tone.MIDDLE) {
             return new Words(
                     headline, "The middle is right there. Mark where the whites hold, and the time follows them.");
@@ -341,7 +342,8 @@ class MonoAdviser implements Adviser {
         BaseExposure.Part stood =
                 both ? print.before().exposure().main() : print.before().one();
         GradeFilter now = stood.light().toFilter();
-        NextRecipe next = NextRecipe.after(Grades.paper(print.now()), now, stood.time(), Stops.of(darker), harder);
+        NextRecipe next =
+                NextRecipe.after(Grades.paper(print.onItsPaper()), now, stood.time(), Stops.of(darker), harder);
         ExposureTime time = print.carried(next.time());
         List<String> rests = new ArrayList<>();
         rests.add(print.view().label() + ": " + print.before().exposureInWords() + ", on record.");
@@ -358,7 +360,9 @@ class MonoAdviser implements Adviser {
         }
         return new VerdictView(
                 judged(now, next, darker, both ? parts(print, time) : Show.seconds(time.inSeconds())),
-                otherGrades.harderBy(print.now(), time, next.gradeShort()).orElseGet(() -> why(now, next, darker)),
+                otherGrades
+                        .harderBy(print.onItsPaper(), time, next.gradeShort())
+                        .orElseGet(() -> why(now, next, darker)),
                 rests,
                 LightView.of(Light.filter(next.filter())),
                 time.inSeconds(),

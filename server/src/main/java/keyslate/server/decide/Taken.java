@@ -4,7 +4,10 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.QuantityException;
 import keyslate.core.script.BaseExposure;
+import keyslate.server.Show;
+import keyslate.server.decide.DecisionViews.Answer;
 import keyslate.server.decide.DecisionViews.PressesView;
 import keyslate.server.decide.DecisionViews.Taking;
 import keyslate.server.decide.DecisionViews.VerdictView;
@@ -51,6 +54,7 @@ record Taken(
         Light proposed = Light.of(verdict.light().notation());
         ExposureTime time = ExposureTime.ofSeconds(verdict.seconds());
         Light stood = sheet.light();
+        refuseForeign(sheet.now(), taking, taking.answer() == Answer.KEEP_LIGHT ? stood : proposed);
         return switch (taking.answer()) {
             case PROPOSED -> of(proposed, time, false).with(BySum.second(sheet.now(), verdict));
             case CHECK ->
@@ -66,6 +70,19 @@ record Taken(
             case AS_PATCH -> asPatch(verdict, proposed);
             case OWN -> own(sheet.now(), taking);
         };
+    }
+
+    /** A sheet on another paper may speak for a light that the paper in hand is not printed with. */
+    private static void refuseForeign(Rig now, Taking taking, Light light) {
+        if (taking.answer() == Answer.OWN) {
+            return;
+        }
+        try {
+            now.medium().core().read(light.notation());
+        } catch (QuantityException e) {
+            throw refused("This sheet is on other paper than the one that stands: take that box at Set up first. "
+                    + Show.sentence(e.getMessage()));
+        }
     }
 
     private static Taken asPatch(VerdictView verdict, Light light) {

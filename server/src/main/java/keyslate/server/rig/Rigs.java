@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import keyslate.core.calibration.ColumnScale;
+import keyslate.core.contrast.FilterTable;
 import keyslate.core.medium.Monochrome;
 import keyslate.core.quantity.Length;
 import keyslate.core.reading.SlateEvidence;
@@ -75,11 +76,13 @@ public class Rigs {
 
     /** A paper with what is known of it under an enlarger; the dials of a head do nothing to graded paper. */
     private MediumPart medium(Paper paper, Enlarger enlarger, Constants known) {
-        return media.of(
-                paper,
-                paper.hasOneGrade()
-                        ? known.measured(paper.id(), enlarger.id())
-                        : known.filters(paper.id(), enlarger.id()));
+        return media.of(paper, filters(paper, enlarger, known));
+    }
+
+    private static FilterTable filters(Paper paper, Enlarger enlarger, Constants known) {
+        return paper.hasOneGrade()
+                ? known.measured(paper.id(), enlarger.id())
+                : known.filters(paper.id(), enlarger.id());
     }
 
     /** What is known today of an enlarger, a lens and a paper: found on any box of it, and learned from all slates. */
@@ -137,11 +140,7 @@ public class Rigs {
 
     private Learned.Gathered learned(Constants known, Enlarger enlarger, Paper paper, String butSlateId) {
         return learned.of(new Learned.Asked(
-                paper.type(),
-                enlarger.id(),
-                butSlateId,
-                known.filters(paper.id(), enlarger.id()),
-                known.lag(enlarger)));
+                paper.type(), enlarger.id(), butSlateId, filters(paper, enlarger, known), known.lag(enlarger)));
     }
 
     /** With what other slates told: what its own tests say is weighed with these, and not twice. */

@@ -141,6 +141,28 @@ class GradedPaperHttpTest extends ApplicationTest {
         assertThat(on.get("why").asString()).contains("within half a grade");
     }
 
+    /** A strip that was made through filters tells of its own paper, and its filter is not set on graded paper. */
+    @Test
+    void aStripOnTheOtherPaperStaysWhatItWas() {
+        JsonNode strip = exposeAndHang(begin(slate, "STRIP")).get("sheets").get(0);
+        String readings = "/api/sheets/" + strip.get("id").asString() + "/readings";
+        Map<String, Integer> marks = Map.of("whitesAt", 2, "blacksAt", 3);
+        JsonNode before = ok(http().post(readings + "/proposal", marks));
+        http().edit(slate, "setup/paperId", two);
+        JsonNode after = ok(http().post(readings + "/proposal", marks));
+        assertThat(after.get("headline")).isEqualTo(before.get("headline"));
+        assertThat(after.get("light").get("notation").asString()).startsWith("grade ");
+        Answer taken = http().post(
+                        readings,
+                        Map.of(
+                                "marks",
+                                marks,
+                                "taking",
+                                Map.of("version", http().version(slate), "answer", "PROPOSED")));
+        assertThat(taken.pointers()).containsExactly("/taking/answer");
+        assertThat(taken.text()).contains("on other paper");
+    }
+
     @Test
     void aThreadThatIsMovedAsksForTheBoxThatHoldsIt() {
         http().edit(slate, "setup/paperId", two);
