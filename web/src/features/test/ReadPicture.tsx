@@ -148,7 +148,7 @@ export function PictureFacts(props: {
         ))}
       </dl>
       <div className="marks">
-        {(kinds.length > 0 ? kinds : [ONE]).map((kind) => {
+        {kinds.map((kind) => {
           const tone = view.tones.find((t) => t.field === kind.field);
           return (
             <button
@@ -189,7 +189,6 @@ export function PictureFacts(props: {
   );
 }
 
-const ONE = { field: "moreStops", key: "m", label: "The tone that matters" };
 const LEAST = 0.01;
 const MOST = 1.99;
 

@@ -31,6 +31,7 @@ import {
   type Tapped,
   answering,
   firstAsked,
+  kindsInPicture,
   isMeasured,
   turnedIn,
   useMeasured,
@@ -49,6 +50,7 @@ export function ReadTest(props: SlateContext & { strip: SheetView; row?: RowOfTw
   const { slate, strip } = props;
   const navigate = useNavigate();
   const kinds = strip.asks;
+  const pictureKinds = kindsInPicture(kinds, slate);
   const readings = strip.decisions.filter((d) => d.kind === "READING");
   const before = readings.filter((d) => !d.fromPicture).at(-1);
   const [asked, setAsked] = useState<Asked>();
@@ -59,7 +61,7 @@ export function ReadTest(props: SlateContext & { strip: SheetView; row?: RowOfTw
   const turn = () => setAsked((now) => now && pictured && turnedIn(now, pictured));
   const canMeasure = strip.pictureId !== undefined && isOfOneLight(strip);
   const byPicture = (on: boolean) => {
-    if (on && canMeasure) setAsked((now) => now ?? firstAsked(kinds));
+    if (on && canMeasure) setAsked((now) => now ?? firstAsked(pictureKinds));
     else setAsked(undefined);
   };
   const [looking, look] = useLooking();
@@ -114,7 +116,10 @@ export function ReadTest(props: SlateContext & { strip: SheetView; row?: RowOfTw
   const standing = marked[next as MarkField] ?? 0;
   useKeys({
     ...Object.fromEntries(
-      kinds.map((k) => [k.key, () => (asked ? setTaps({ field: k.field }) : setNext(k.field))]),
+      (asked ? pictureKinds : kinds).map((k) => [
+        k.key,
+        () => (asked ? setTaps({ field: k.field }) : setNext(k.field)),
+      ]),
     ),
     ...(mayLookAgain && { g: lookAgain }),
     ...(kinds.length > 0 && !asked && { a: () => setAlone((now) => !now) }),
@@ -206,7 +211,7 @@ export function ReadTest(props: SlateContext & { strip: SheetView; row?: RowOfTw
           pictured ? (
             <PictureFacts
               view={pictured}
-              kinds={kinds}
+              kinds={pictureKinds}
               asked={asked}
               taps={taps}
               onTaps={setTaps}

@@ -1,7 +1,15 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { cornersOf, turned } from "../../shared/scan/corners";
 import type { MarkKind, Marked } from "./marks";
-import { type Problem, type Schemas, type SheetView, api, toProblem, unwrap } from "../../shared/api/client";
+import {
+  type Problem,
+  type Schemas,
+  type SheetView,
+  type SlateView,
+  api,
+  toProblem,
+  unwrap,
+} from "../../shared/api/client";
 
 /** Where to look in a picture of a test. */
 export type Asked = Schemas["Pictured"];
@@ -25,9 +33,29 @@ export function withTap(asked: Asked, tapped: Tapped, at: Place): Asked {
 
 /** The picture is asked for every mark of the test at first: where the named tones lie, the answer stands at once. */
 export function firstAsked(kinds: readonly MarkKind[]): Asked {
-  return {
-    tones: (kinds.length > 0 ? kinds.map((k) => k.field) : ["moreStops"]).map((field) => ({ field })),
-  };
+  return { tones: kinds.map(({ field }) => ({ field })) };
+}
+
+const THE_TONE: MarkKind = {
+  field: "moreStops",
+  key: "m",
+  label: "The tone that matters",
+  flag: "the tone that matters",
+  asks: "the tone that matters",
+  black: false,
+};
+
+/** What is looked for in a picture: the marks of the test; on one sheet the tone that matters, and where contrast is chosen whites and black, which tell the grade. */
+export function kindsInPicture(
+  kinds: readonly MarkKind[],
+  { medium, subject, naming }: Pick<SlateView, "medium" | "subject" | "naming">,
+): readonly MarkKind[] {
+  if (kinds.length > 0) return kinds;
+  const ends =
+    medium.choosesContrast && !subject.proof
+      ? medium.marks.filter((m) => m.field !== "rightAt" && (naming.blackWanted || !m.black))
+      : [];
+  return [THE_TONE, ...ends];
 }
 
 /** The same with the tones alone that were seen. */

@@ -190,7 +190,11 @@ record Evidence(List<Mark> own, List<Other> others) {
 
     private static List<Mark> marks(Hung sheet, Looked looked, Tone whole, boolean blacks) {
         List<Mark> marks = new ArrayList<>();
-        if (looked.more() != null && sheet.view().patches().size() == 1) {
+        boolean one = sheet.view().patches().size() == 1;
+        if (one && FromPicture.ofOneSheet(looked.pictured(), "whitesAt").isPresent()) {
+            addOneSheet(marks, sheet, looked, Tone.WHITES, "whitesAt");
+            addOneSheet(marks, sheet, looked, Tone.MIDDLE, "moreStops");
+        } else if (looked.more() != null && one) {
             OnPaper only = sheet.sheet().patches().orElseThrow().all().get(0);
             ExposureTime time =
                     ExposureTime.ofSeconds(only.patch().receivedSeconds()).plus(Stops.of(looked.more()));
@@ -205,6 +209,9 @@ record Evidence(List<Mark> own, List<Other> others) {
                             .orElse(GuessPlan.JUDGED_TO),
                     lagShare(sheet, only.patch())));
         }
+        if (one && blacks) {
+            addOneSheet(marks, sheet, looked, Tone.BLACKS, "blacksAt");
+        }
         add(marks, sheet, looked, Tone.WHITES, "whitesAt", Look::whitesAt, looked.whites());
         add(marks, sheet, looked, Tone.MIDDLE, "rightAt", Look::rightAt, looked.middle());
         if (blacks) {
@@ -212,6 +219,21 @@ record Evidence(List<Mark> own, List<Other> others) {
             addBound(marks, sheet, looked);
         }
         return marks;
+    }
+
+    /** A tone of one sheet whose picture was measured: the paper's curve says at which time it would be right. */
+    private static void addOneSheet(List<Mark> marks, Hung sheet, Looked looked, Tone tone, String field) {
+        SheetPatches.Patch only =
+                sheet.sheet().patches().orElseThrow().all().get(0).patch();
+        FromPicture.ofOneSheet(looked.pictured(), field)
+                .ifPresent(t -> marks.add(mark(
+                        sheet,
+                        looked,
+                        tone,
+                        only.step().light(),
+                        ExposureTime.ofSeconds(t.seconds()),
+                        Stops.of(t.limitStops()),
+                        lagShare(sheet, only))));
     }
 
     private static void add(

@@ -54,7 +54,11 @@ final class FromPicture {
                 at(read, "blacksAt"),
                 at(read, "rightAt"),
                 marks.dry(),
-                tone(read, "moreStops").map(ToneReadView::moreStops).orElse(null),
+                tone(read, "moreStops")
+                        .or(() -> tone(read, "whitesAt"))
+                        .or(() -> tone(read, "rightAt"))
+                        .map(ToneReadView::moreStops)
+                        .orElse(null),
                 beyond(strip, read),
                 marks.whitesTone(),
                 marks.rightTone(),
@@ -86,6 +90,15 @@ final class FromPicture {
                 .filter(t -> t.at() == null)
                 .map(t -> t.seconds() < totals.get(0).inSeconds() ? "LIGHTER" : "DARKER")
                 .orElse(null);
+    }
+
+    /** What one sheet's picture says of a tone: the time at which it would be right; none where it was not looked for. */
+    static Optional<Pictured.Tone> ofOneSheet(@Nullable Pictured pictured, String field) {
+        return pictured == null
+                ? Optional.empty()
+                : pictured.tones().stream()
+                        .filter(t -> field.equals(t.field()) && t.seconds() != null && t.limitStops() != null)
+                        .findFirst();
     }
 
     /** The limit that was measured for a mark; none where it was set by hand. */

@@ -216,7 +216,9 @@ class MonoAdviser implements Adviser {
                 totals);
         if (marks.moreStops() != null) {
             rests.add(strip.view().label() + " needs " + Show.stops(Stops.of(marks.moreStops()))
-                    + ", your judgement of a whole sheet, ± " + Show.stopsApart(GuessPlan.JUDGED_TO) + ".");
+                    + (marks.pictured() == null
+                            ? ", your judgement of a whole sheet, ± " + Show.stopsApart(GuessPlan.JUDGED_TO) + "."
+                            : ", measured in its picture over the paper's curve."));
         }
         rests.addAll(Readings.tones(strip));
         ExposureTime own = marks.whitesAt() != null

@@ -90,6 +90,45 @@ class PictureReadingHttpTest extends OnATestSlate {
         assertThat(proof.get("moreStops").asDouble()).isCloseTo(0, within(1 / 12.0));
     }
 
+    /** Whites and black of one sheet tell grade and time: the next sheet has both where they are wanted. */
+    @Test
+    void theGradeFollowsFromThePictureOfOneSheet() {
+        String slate = slate(Map.of("kind", "GUESS"));
+        ok(http().patch(
+                        "/api/slates/" + slate + "/recipe",
+                        Map.of(
+                                "version",
+                                http().version(slate),
+                                "naming",
+                                Map.of(
+                                        "tones",
+                                        List.of(
+                                                Map.of("name", "sky", "x", 0.8, "y", 0.2, "wish", "WHITE_HOLDS"),
+                                                Map.of("name", "earth", "x", 0.2, "y", 0.8, "wish", "TRUE_BLACK"))))));
+        http().edit(slate, "base/light", "grade 2");
+        http().edit(slate, "base/seconds", 8.0);
+        JsonNode sheet = photographed(expose(slate, "GUESS"));
+        Map<String, Object> asked = Map.of("tones", List.of(Map.of("field", "whitesAt"), Map.of("field", "blacksAt")));
+        JsonNode read = measured(sheet, asked).get("tones");
+        assertThat(read.get(0).get("tone").asString()).isEqualTo("sky");
+        assertThat(read.get(1).get("tone").asString()).isEqualTo("earth");
+        Map<String, Object> pictured = Map.of("pictured", asked);
+        JsonNode verdict = proposal(sheet, pictured);
+        assertThat(verdict.get("headline").asString())
+                .startsWith("Blacks come ")
+                .contains("Go to grade ");
+        assertThat(verdict.get("restsOn").toString())
+                .contains("measured in its picture over the paper's curve")
+                .contains("ISO range needed");
+        take(slate, sheet, pictured);
+        JsonNode again = measured(photographed(expose(slate, "GUESS")), asked).get("tones");
+        double whites = again.get(0).get("moreStops").asDouble();
+        double black = again.get(1).get("moreStops").asDouble();
+        assertThat(Math.abs(whites)).isLessThan(verdict.get("uncertaintyStops").asDouble());
+        // What one needs more than the other is what is left of the contrast: half a grade is a third of a stop.
+        assertThat(black - whites).isCloseTo(0, within(0.5));
+    }
+
     @Test
     void aPictureAndAnEyeBothCountAndTheRecordKeepsWhatWasMeasured() {
         String slate = slate(Map.of("centreSeconds", 6, "stepStops", 1 / 3.0, "patches", 7));
