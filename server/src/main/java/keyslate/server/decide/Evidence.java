@@ -209,7 +209,7 @@ record Evidence(List<Mark> own, List<Other> others) {
                             .orElse(GuessPlan.JUDGED_TO),
                     lagShare(sheet, only.patch())));
         }
-        if (one && blacks) {
+        if (one && blacks && FromPicture.tellsBlack(looked.pictured())) {
             addOneSheet(marks, sheet, looked, Tone.BLACKS, "blacksAt");
         }
         add(marks, sheet, looked, Tone.WHITES, "whitesAt", Look::whitesAt, looked.whites());

@@ -14,6 +14,9 @@ import org.jspecify.annotations.Nullable;
 
 /** Marks that are measured in a picture of the test, and not set by hand. */
 final class FromPicture {
+    /** Three quarters of a grade. */
+    private static final double MOST_OPEN_STOPS = 0.5;
+
     private FromPicture() {}
 
     /** The same marks where there is no picture; else those that the picture gives, with times and limits as measured. */
@@ -99,6 +102,13 @@ final class FromPicture {
                 : pictured.tones().stream()
                         .filter(t -> field.equals(t.field()) && t.seconds() != null && t.limitStops() != null)
                         .findFirst();
+    }
+
+    /** Whether the picture of one sheet shows the black near enough to where it is wanted: one that is blocked, or far from black, tells no grade. */
+    static boolean tellsBlack(@Nullable Pictured pictured) {
+        return ofOneSheet(pictured, "blacksAt")
+                .filter(t -> t.limitStops() <= MOST_OPEN_STOPS)
+                .isPresent();
     }
 
     /** The limit that was measured for a mark; none where it was set by hand. */

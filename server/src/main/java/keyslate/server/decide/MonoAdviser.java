@@ -219,6 +219,10 @@ class MonoAdviser implements Adviser {
                     + (marks.pictured() == null
                             ? ", your judgement of a whole sheet, ± " + Show.stopsApart(GuessPlan.JUDGED_TO) + "."
                             : ", measured in its picture over the paper's curve."));
+            if (FromPicture.ofOneSheet(marks.pictured(), "blacksAt").isPresent()
+                    && !FromPicture.tellsBlack(marks.pictured())) {
+                rests.add("Its black lies too far from where it is wanted to tell the grade.");
+            }
         }
         rests.addAll(Readings.tones(strip));
         ExposureTime own = marks.whitesAt() != null
