@@ -1,4 +1,5 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { useState } from "react";
 import { type Problem, type Schemas, type SlateView, api, toProblem, unwrap } from "../../shared/api/client";
 import { useSlateChange } from "../../shared/api/slate";
 
@@ -64,21 +65,29 @@ export function useContrast(slate: SlateView) {
   });
 }
 
+/**
+ * What is proposed for what is asked. One is asked for at a time: while a thread is dragged the newest ask waits until the one before has been answered, so that every answer is shown and none is
+ * overtaken.
+ */
 export function useContrastProposal(slate: SlateView, asked: Asked) {
-  return useQuery<Proposal, Problem>({
-    queryKey: ["contrast-proposal", slate.id, slate.recipeId, slate.previewKey, asked],
+  const [asking, setAsking] = useState(asked);
+  const query = useQuery<Proposal, Problem>({
+    queryKey: ["contrast-proposal", slate.id, slate.recipeId, slate.previewKey, asking],
     placeholderData: keepPreviousData,
     retry: false,
     queryFn: () =>
       unwrap(
         api.POST("/api/slates/{id}/contrast/proposal", {
           params: { path: { id: slate.id } },
-          body: asked,
+          body: asking,
         }),
       ).catch((error: unknown) => {
         throw toProblem(error);
       }),
   });
+  const { data, error, isFetching, isPlaceholderData } = query;
+  if (!isFetching && asking !== asked) setAsking(asked);
+  return { data, error, isPlaceholderData: isPlaceholderData || asking !== asked };
 }
 
 export function useContrastTaking(slate: SlateView) {
