@@ -7,6 +7,7 @@ import {
   type SheetView,
   type VerdictView,
   api,
+  isOfBothLights,
   isOfOneLight,
   sheetPicture,
   toProblem,
@@ -59,7 +60,7 @@ export function ReadTest(props: SlateContext & { strip: SheetView; row?: RowOfTw
   const measured = useMeasured(strip, asked, props.row?.number);
   const pictured = asked !== undefined && measured.data ? measured.data : undefined;
   const turn = () => setAsked((now) => now && pictured && turnedIn(now, pictured));
-  const canMeasure = strip.pictureId !== undefined && isOfOneLight(strip);
+  const canMeasure = strip.pictureId !== undefined && isOfOneLight(strip) && !isOfBothLights(strip);
   const byPicture = (on: boolean) => {
     if (on && canMeasure) setAsked((now) => now ?? firstAsked(pictureKinds));
     else setAsked(undefined);

@@ -102,6 +102,11 @@ export function toProblem(error: unknown): Problem {
   );
 }
 
+/** Whether both parts of a split lie on its patches: no one curve reads their picture. */
+export function isOfBothLights(sheet: SheetView): boolean {
+  return sheet.patches.some((p) => p.light.includes(" + "));
+}
+
 /** Whether all patches of a test got one light, or it is no test: pieces of different packs are compared at Test and nowhere else. */
 export function isOfOneLight(sheet: SheetView): boolean {
   return new Set(sheet.patches.map((p) => p.light)).size <= 1;

@@ -96,8 +96,10 @@ public final class SplitByStrips {
 
     /**
      * CON-27: the pair that puts whites and black right, from a strip that got both lights on the same patches: the whites hold where it got one pair, the first true black comes where it got another. What both filters
-     * are off by together is in both, and cancels.
+     * are off by together is in both, and cancels. Derived in docs/formulas/contrast.md.
      *
+     * @param whitesAt seconds received through the soft and the hard filter, each above 0, where the whites just hold (net 0.04)
+     * @param blackAt alike where the first true black comes (net 1.845)
      * @throws keyslate.core.quantity.QuantityException where no pair of these lights does
      */
     public static Pair bySum(VariableContrastPaper paper, Lights lights, Pair whitesAt, Pair blackAt) {
@@ -112,7 +114,7 @@ public final class SplitByStrips {
         return new Lights(softLight, hardLight);
     }
 
-    /** The light of two filters. */
+    /** What two filters let through, per second each (log10 of blue and green, the paper's own unit). */
     public record Lights(FilterLight soft, FilterLight hard) {
         /** As they are known from elsewhere. */
         public static Lights of(VariableContrastPaper paper, GradeFilter soft, GradeFilter hard) {

@@ -95,7 +95,7 @@ class GradedPaperTest {
         double log = -0.6;
         assertThat(two.netDensityAt(two.logBlueFor(0.10, WHITE), WHITE))
                 .isCloseTo(four.netDensityAt(two.logBlueFor(0.10, WHITE) + Math.log10(factor), WHITE), within(1e-6));
-        assertThat(factor).isGreaterThan(1.2);
+        assertThat(factor).isCloseTo(1.463, within(0.001));
         assertThat(two.netDensityAt(log, WHITE)).isNotEqualTo(four.netDensityAt(log, WHITE));
         NextRecipe next =
                 NextRecipe.after(two, GradeFilter.NONE, ExposureTime.ofSeconds(10), Stops.ofFraction(1, 3), 1);

@@ -9,7 +9,9 @@ import keyslate.core.contrast.PaperGrades;
 import keyslate.core.contrast.Threads;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Grade;
+import keyslate.core.quantity.Stops;
 import keyslate.core.reading.NextRecipe;
+import keyslate.core.rescale.Known;
 import keyslate.server.Show;
 import keyslate.store.bench.Paper;
 import keyslate.store.bench.StoresRepository;
@@ -60,7 +62,8 @@ public class OtherGrades {
         return PaperGrades.best(MADE, tones)
                 .filter(g -> g.onScale() != standing(rig).onScale())
                 .filter(g -> PaperGrades.fit(g, tones).cost() < stands - NEARER)
-                .map(g -> words(rig, g, Show.seconds(PaperGrades.fit(g, tones).seconds())));
+                .map(g -> words(
+                        rig, g, ExposureTime.ofSeconds(PaperGrades.fit(g, tones).seconds())));
     }
 
     private static Grade standing(Rig rig) {
@@ -70,17 +73,22 @@ public class OtherGrades {
     private String instead(Rig rig, ExposureTime time, Grade grade) {
         double factor = PaperGrades.timeFactor(
                 Grades.paper(rig), GradeFilter.NONE, PaperGrades.paper(grade), GradeFilter.NONE, NextRecipe.HELD_NET);
-        return words(rig, grade, Show.seconds(time.times(factor).inSeconds()));
+        return words(rig, grade, time.times(factor));
     }
 
-    private String words(Rig rig, Grade grade, String seconds) {
-        String number = Show.number(grade.onScale());
-        String there = "Paper grade " + number + " would be nearer, about " + seconds + " there (CON-26). ";
+    /** A box that was compared with the one in hand takes what was found (CAL-09); else both are taken to be as fast, and that is said. */
+    private String words(Rig rig, Grade grade, ExposureTime alike) {
         Optional<Paper> box = stores.papers().stream()
                 .filter(p -> p.name().equals(rig.paper().name()) && p.hasOneGrade())
                 .filter(p -> p.grade() == grade.onScale())
                 .max(Comparator.comparingDouble(Paper::sheetsLeft));
-        return there
+        Optional<Known> compared =
+                box.flatMap(p -> rig.constants().between(rig.paper().id(), p.id()));
+        ExposureTime time = alike.plus(Stops.of(compared.map(Known::figure).orElse(0.0)));
+        return "Paper grade " + Show.number(grade.onScale()) + " would be nearer, about "
+                + Show.seconds(time.inSeconds()) + " there"
+                + (compared.isPresent() ? ", as the boxes were compared" : " if it is as fast as this one")
+                + " (CON-26). "
                 + box.map(p -> "It lies in your stores"
                                 + (p.counted() ? ", " + (long) Math.floor(p.sheetsLeft()) + " sheets" : "")
                                 + ": take that box, and the time goes along.")

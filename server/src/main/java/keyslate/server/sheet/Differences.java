@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import keyslate.core.quantity.Stops;
+import keyslate.core.test.CoverStripPlan;
 import keyslate.server.Show;
 import keyslate.server.rig.Rig;
 
@@ -72,7 +73,7 @@ public final class Differences {
                                 .time()
                                 .stopsFrom(before.exposure().parts().get(i).time())))
                         .collect(Collectors.joining(" and "))
-                : "was " + String.join(" and ", lights(before));
+                : "was " + String.join(" and ", lights(before)).replace(" and grade ", " and ");
         found.add(new Difference(
                 sameFilters ? "base" : "light", change, sameFilters ? change : String.join(" and ", lights(now))));
     }
@@ -96,7 +97,10 @@ public final class Differences {
             words.add(now.recipe()
                     .test()
                     .secondLight()
-                    .map(l -> l.notation() + " beside it")
+                    .map(l -> l.notation()
+                            + (now.recipe().test() instanceof CoverStripPlan strip && strip.isOfBothLights()
+                                    ? " on the same patches"
+                                    : " beside it"))
                     .orElse("one light again"));
         }
         now.recipe()

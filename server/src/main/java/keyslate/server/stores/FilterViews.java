@@ -31,15 +31,11 @@ final class FilterViews {
         if (table.isEmpty()) {
             return Optional.empty();
         }
-        double limit = table.entries().values().stream()
-                .mapToDouble(FilterTable.Entry::limitStops)
-                .max()
-                .orElse(0);
         return Optional.of(new ConstantView(
                 Name.LEARNED.name(),
                 "Filters in " + enlarger.name() + ", from " + (slates == 1 ? "one slate" : slates + " slates"),
                 text(table),
-                String.format(Locale.ROOT, "± %.2f stop", limit),
+                limit(table),
                 "learned",
                 null,
                 null,
@@ -48,12 +44,27 @@ final class FilterViews {
 
     static ConstantView of(Constant c) {
         FilterTable table = FilterConstants.table(c.value());
-        double limit = table.entries().values().stream()
-                .mapToDouble(FilterTable.Entry::limitStops)
-                .max()
-                .orElse(0);
         return ConstantViews.found(
-                c, "Filters, time and range", text(table), String.format(Locale.ROOT, "± %.2f stop", limit));
+                c,
+                table.entries().size() == 1 ? "Range" : "Filters, time and range",
+                text(table),
+                table.isEmpty() ? null : limit(table));
+    }
+
+    /** Of one light alone its range's, for its time is compared with none; else the widest of the times. */
+    private static String limit(FilterTable table) {
+        return table.entries().size() == 1
+                ? String.format(
+                        Locale.ROOT,
+                        "± %.0f",
+                        table.of(table.reference()).orElseThrow().limitRange())
+                : String.format(
+                        Locale.ROOT,
+                        "± %.2f stop",
+                        table.entries().values().stream()
+                                .mapToDouble(FilterTable.Entry::limitStops)
+                                .max()
+                                .orElse(0));
     }
 
     /** Each filter against the reference. */

@@ -201,6 +201,8 @@ class GradedPaperHttpTest extends ApplicationTest {
                                         2 * Math.pow(10, 0.96))))));
         undone.add(kept.get("keptId").asString());
         assertThat(kept.get("headline").asString()).contains("No filter prints R 96");
+        // Its limit is the range's: there is no other light that its time could be compared with.
+        assertThat(kept.get("constant").get("limit").asString()).matches("± [1-9]");
         String key = http().slate(slate).get("standing").get("previewKey").asString();
         assertThat(propose(Map.of("threads", List.of(Map.of("name", "a middle", "net", 0.6))))
                         .get("curve")
