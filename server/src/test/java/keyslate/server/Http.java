@@ -184,4 +184,17 @@ public final class Http {
         section.put(at[1], value);
         return patch("/api/slates/" + slateId + "/recipe", Map.of("version", version(slateId), at[0], section));
     }
+
+    /** Takes back what a box of paper was told or measured. */
+    public void forgetConstants(String paper) {
+        get("/api/stores")
+                .json()
+                .get("papers")
+                .valueStream()
+                .filter(box -> box.get("id").asString().equals(paper))
+                .flatMap(box -> box.get("constants").valueStream())
+                .filter(c -> c.hasNonNull("id"))
+                .forEach(c ->
+                        send("DELETE", "/api/stores/constants/" + c.get("id").asString(), ""));
+    }
 }

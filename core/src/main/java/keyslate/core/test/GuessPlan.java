@@ -7,9 +7,9 @@ import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Stops;
 
 /**
- * One sheet on a hunch: a test of one patch, corrected by what it looks like.
+ * One sheet on a hunch: a test of one patch, corrected by what it looks like. Of a base in two parts it gets both.
  *
- * @param time received; none follows the base exposure
+ * @param time received, of two parts through the first; none follows the base exposure
  * @param share of the picture that is printed, {@value #SMALLEST_SHARE} to 1
  * @param spot middle of the printed part where it is not the whole; none is chosen where it tells most
  * @param second light of the right half, at the time that keeps the print as dark as the left one; none = one light all over
@@ -28,8 +28,24 @@ public record GuessPlan(Optional<ExposureTime> time, double share, Optional<Spot
     @Override
     public TestScript script(ExposureTime base, TestRig rig) {
         ExposureTime middle = middle(base);
+        if (second.isPresent() && rig.split().map(s -> s.second().light()).equals(second)) {
+            throw Check.infeasible("second", "one of both parts has that light; choose another for the other half");
+        }
         return SecondRow.of(
-                SinglesScript.guess(middle, rig), second, Optional.empty(), rig, middle, false, SinglesScript::guess);
+                rig.split()
+                        .map(split -> OnTop.sheet(split, middle, base, rig))
+                        .orElseGet(() -> SinglesScript.guess(middle, rig)),
+                second,
+                second.map(other -> asDark(middle, other, rig)),
+                rig,
+                middle,
+                false,
+                SinglesScript::guess);
+    }
+
+    @Override
+    public ExposureTime asDark(ExposureTime base, Light other, TestRig rig) {
+        return rig.ofWhole().time(base, other);
     }
 
     @Override

@@ -14,7 +14,7 @@ import keyslate.core.script.LampWay;
 import keyslate.core.script.Phase;
 
 /**
- * EXP-45: a covered strip through two lights that fall on the same patches: both in the same steps, so that every patch is a print of that split with so many stops more or less of both parts; or the whole first part
+ * EXP-45: two lights that fall on the same patches. A sheet of both parts of a base; or a covered strip: both in the same steps, so that every patch is a print of that split with so many stops more or less of both parts; or the whole first part
  * and the second in steps on top of it.
  */
 final class OnTop {
@@ -25,11 +25,7 @@ final class OnTop {
         if (second.equals(rig.light())) {
             throw Check.infeasible("second", "both parts would have the same light; choose another for the second");
         }
-        if (rig.way() == LampWay.BURNS) {
-            throw Check.infeasible(
-                    "second",
-                    "a lamp that burns all the time gives two parts no light of their own; let the lamp be switched");
-        }
+        refuseIfBurning(rig, "second");
         CoverStripPlan alone = plan.alone();
         ExposureTime middle = plan.secondMiddle()
                 .map(t -> t.times(base.inSeconds() / plan.middle(base).inSeconds()))
@@ -38,9 +34,40 @@ final class OnTop {
         TestScript first = inSteps ? CoverScript.of(alone, base, rig) : whole(plan, base, rig);
         TestScript over = CoverScript.of(
                 alone.of(plan.series().times(middle.stopsFrom(base)), plan.patch()), middle, rig.through(second));
+        return together(first, over, inSteps, List.of(Cue.MOVE_CARD), rig);
+    }
+
+    /** Both parts of a base on one sheet, whose first part gets {@code first}. */
+    static TestScript sheet(TestRig.Split split, ExposureTime first, ExposureTime base, TestRig rig) {
+        refuseIfBurning(rig, "kind");
+        ExposureTime second = split.second().time().times(first.inSeconds() / base.inSeconds());
+        return together(
+                SinglesScript.guess(first, rig),
+                SinglesScript.guess(second, rig.through(split.second().light())),
+                true,
+                List.of(),
+                rig);
+    }
+
+    private static void refuseIfBurning(TestRig rig, String field) {
+        if (rig.way() == LampWay.BURNS) {
+            throw Check.infeasible(
+                    field,
+                    "a lamp that burns all the time gives two parts no light of their own; let the lamp be switched");
+        }
+    }
+
+    /**
+     * One after the other.
+     *
+     * @param inSteps whether the first falls in steps too, or was one for all
+     * @param between what the hands do between both, besides changing the light
+     */
+    private static TestScript together(
+            TestScript first, TestScript over, boolean inSteps, List<Cue> between, TestRig rig) {
         List<ExposureStep> steps = new ArrayList<>(first.steps());
         for (ExposureStep step : over.steps()) {
-            steps.add(placed(step, steps, rig));
+            steps.add(placed(step, steps, between, rig));
         }
         List<TestScript.Patch> patches = new ArrayList<>();
         for (int i = 0; i < over.patches().size(); i++) {
@@ -72,14 +99,12 @@ final class OnTop {
                         rig.opening().engraved())));
     }
 
-    /** A step of the second part after those of the first: the card goes back to where it began. */
-    private static ExposureStep placed(ExposureStep step, List<ExposureStep> before, TestRig rig) {
+    /** A step of the second part after those of the first. */
+    private static ExposureStep placed(ExposureStep step, List<ExposureStep> before, List<Cue> between, TestRig rig) {
         List<Cue> cues = new ArrayList<>(step.cues());
         if (step.place() == 1) {
             cues.addAll(0, rig.settings().cues(before.get(before.size() - 1), step));
-            if (!cues.contains(Cue.MOVE_CARD)) {
-                cues.add(Cue.MOVE_CARD);
-            }
+            between.stream().filter(c -> !cues.contains(c)).forEach(cues::add);
         }
         return new ExposureStep(
                 before.size() + 1,

@@ -61,6 +61,11 @@ public record PiecesPlan(
     }
 
     @Override
+    public ExposureTime asDark(ExposureTime base, Light other, TestRig rig) {
+        return rig.ofWhole().time(base, other);
+    }
+
+    @Override
     public Optional<Stops> step() {
         return lights.isEmpty() ? series.inStops() : Optional.empty();
     }

@@ -43,7 +43,7 @@ final class SinglesScript {
                     .totals(base, rig.timer(), rig.lag())
                     .forEach(t -> script.single(rig.light(), t, List.of(Cue.TAKE_PIECE)));
         } else {
-            plan.lights().forEach(l -> script.single(l, rig.carried().time(base, l), List.of(Cue.TAKE_PIECE)));
+            plan.lights().forEach(l -> script.single(l, plan.asDark(base, l, rig), List.of(Cue.TAKE_PIECE)));
         }
         return new TestScript(script.steps, script.patches);
     }

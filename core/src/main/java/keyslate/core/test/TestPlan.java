@@ -18,6 +18,11 @@ public sealed interface TestPlan permits TestPlan.OfSeries, OpeningsPlan, WedgeP
     /** The middle of what it tries, received. */
     ExposureTime middle(ExposureTime base);
 
+    /** The time of another light that keeps the print as dark as the base exposure; of a base in two parts strips are about the first alone. */
+    default ExposureTime asDark(ExposureTime base, Light other, TestRig rig) {
+        return rig.carried().time(base, other);
+    }
+
     /** How many pieces of picture there are on its paper: one, or one for each patch. */
     default int pieces() {
         return 1;

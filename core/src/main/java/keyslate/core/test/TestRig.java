@@ -1,6 +1,7 @@
 package keyslate.core.test;
 
 import java.util.List;
+import java.util.Optional;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.exposure.LampLag;
 import keyslate.core.exposure.TimerSteps;
@@ -8,6 +9,7 @@ import keyslate.core.light.Light;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Stops;
+import keyslate.core.script.BaseExposure;
 import keyslate.core.script.LampWay;
 import keyslate.core.script.Settings;
 
@@ -19,6 +21,7 @@ import keyslate.core.script.Settings;
  * @param ring the marks of the lens from the widest on, alike; empty where there is no lens
  * @param settings how light and time are changed between two exposures
  * @param carried the time of another light that keeps the print as dark as the base exposure
+ * @param split what stands where the base has two parts; none as a rule
  */
 public record TestRig(
         Light light,
@@ -28,20 +31,52 @@ public record TestRig(
         TimerSteps timer,
         LampLag lag,
         Settings settings,
-        Carried carried) {
+        Carried carried,
+        Optional<Split> split) {
     /** How time follows the light. */
     @FunctionalInterface
     public interface Carried {
         ExposureTime time(ExposureTime base, Light to);
     }
 
+    /**
+     * A base in two parts. Strips are made about its first part; a sheet gets both.
+     *
+     * @param second what follows the first part where that gets the base exposure
+     * @param asOne the time of another light that keeps the print as dark as both together, from that of the first
+     */
+    public record Split(BaseExposure.Part second, Carried asOne) {}
+
     public TestRig {
         ring = List.copyOf(ring);
     }
 
+    /** Of a base in one part. */
+    public TestRig(
+            Light light,
+            ApertureMark opening,
+            List<ApertureMark> ring,
+            LampWay way,
+            TimerSteps timer,
+            LampLag lag,
+            Settings settings,
+            Carried carried) {
+        this(light, opening, ring, way, timer, lag, settings, carried, Optional.empty());
+    }
+
+    /** The same for a base in two parts. */
+    public TestRig with(Split both) {
+        return new TestRig(light, opening, ring, way, timer, lag, settings, carried, Optional.of(both));
+    }
+
+    /** How time follows the light from the whole base, both parts where it has two. */
+    Carried ofWhole() {
+        return split.map(Split::asOne).orElse(carried);
+    }
+
     /** The same through another light. */
     TestRig through(Light other) {
-        return new TestRig(other, opening, ring, way, timer, lag, settings, carried);
+        return new TestRig(other, opening, ring, way, timer, lag, settings, carried, split);
     }
 
     /**

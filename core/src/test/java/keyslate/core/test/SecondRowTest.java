@@ -13,8 +13,10 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Optional;
 import keyslate.core.light.Light;
+import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Length;
 import keyslate.core.quantity.QuantityException;
+import keyslate.core.script.BaseExposure;
 import keyslate.core.script.Cue;
 import keyslate.core.script.ExposureStep;
 import keyslate.core.script.LampWay;
@@ -187,5 +189,62 @@ class SecondRowTest {
                 .map(p -> p.step().light())
                 .toList();
         assertThat(lights).containsExactly(HARD, LIGHT);
+    }
+
+    private static final Light SOFT = Light.of("grade 0");
+
+    /** 10 s through the standing filter, then 4 s through grade 4; together as dark as 25 s through grade 0. */
+    private static TestRig split(LampWay way) {
+        return rig(way).with(new TestRig.Split(
+                new BaseExposure.Part(HARD, seconds(4)), (first, to) -> first.times(to.equals(SOFT) ? 2.5 : 1)));
+    }
+
+    private static GuessPlan sheet(Optional<ExposureTime> time, Optional<Light> second) {
+        return new GuessPlan(time, 1, Optional.empty(), second);
+    }
+
+    @Test
+    void oneSheetOfABaseInTwoPartsGetsBoth() {
+        TestScript script =
+                sheet(Optional.of(seconds(20)), Optional.empty()).script(seconds(10), split(LampWay.SWITCHED));
+        assertThat(script.steps()).hasSize(2);
+        assertThat(script.steps().get(1).cues()).containsExactly(Cue.CHANGE_LIGHT);
+        List<SheetPatches.Patch> patches = patches(script);
+        assertThat(patches).hasSize(1);
+        assertThat(patches.get(0).parts().stream().map(SheetPatches.Received::light))
+                .containsExactly(LIGHT, HARD);
+        assertThat(patches.get(0).parts().get(0).seconds()).isCloseTo(20, within(0.06));
+        assertThat(patches.get(0).parts().get(1).seconds()).isCloseTo(8, within(0.06));
+        assertThat(script.patches().get(0).total().inSeconds()).isCloseTo(28, within(0.11));
+    }
+
+    @Test
+    void halfOfTheSheetGetsBothPartsAndTheOtherHalfOneLightAsDark() {
+        TestScript script = sheet(Optional.empty(), Optional.of(SOFT)).script(seconds(10), split(LampWay.SWITCHED));
+        List<SheetPatches.Patch> patches = patches(script);
+        assertThat(patches).hasSize(2);
+        assertThat(patches.get(0).isOfSeveralLights()).isTrue();
+        assertThat(patches.get(0).place().left()).isZero();
+        assertThat(patches.get(1).step().light()).isEqualTo(SOFT);
+        assertThat(patches.get(1).receivedSeconds()).isCloseTo(25, within(0.06));
+        assertThatThrownBy(
+                        () -> sheet(Optional.empty(), Optional.of(HARD)).script(seconds(10), split(LampWay.SWITCHED)))
+                .hasMessageContaining("one of both parts has that light");
+        assertThatThrownBy(() -> sheet(Optional.empty(), Optional.empty()).script(seconds(10), split(LampWay.BURNS)))
+                .hasMessageContaining("burns all the time");
+    }
+
+    @Test
+    void piecesOfOtherLightsAreAsDarkAsBothPartsTogether() {
+        PiecesPlan plan = new PiecesPlan(
+                strip(3, 0.5).series(),
+                List.of(SOFT, HARD),
+                PieceMarks.Way.ORDER,
+                Length.ofMm(60),
+                Length.ofMm(40),
+                Optional.empty());
+        TestScript script = plan.script(seconds(10), split(LampWay.SWITCHED));
+        assertThat(script.patches().get(0).total().inSeconds()).isCloseTo(25, within(0.06));
+        assertThat(script.patches().get(1).total().inSeconds()).isCloseTo(10, within(0.06));
     }
 }

@@ -18,6 +18,7 @@ import keyslate.core.script.BaseExposure;
 import keyslate.core.script.SheetPatches;
 import keyslate.core.test.CoverStripPlan;
 import keyslate.core.test.CoverStripPlan.SecondLies;
+import keyslate.core.test.GuessPlan;
 import keyslate.server.Show;
 import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.decide.DecisionViews.SecondView;
@@ -33,7 +34,7 @@ import keyslate.server.web.RefusedException;
 import keyslate.store.json.Look;
 
 /**
- * A strip that got both parts of a split on the same patches: where its whites hold and where it is black says the pair, whatever both filters are off by together (CON-27).
+ * A strip that got both parts of a split on the same patches: where its whites hold and where it is black says the pair, whatever both filters are off by together (CON-27). One sheet of both parts says how much more of both.
  */
 final class BySum {
     private static final double ON_TIME_STOPS = 1.0 / 12;
@@ -42,6 +43,7 @@ final class BySum {
     private final Marks marks;
     private final List<SheetPatches.Patch> patches;
     private final List<ExposureTime> totals;
+    private final DriesDown dries;
     private final Light first;
     private final Light second;
 
@@ -52,10 +54,11 @@ final class BySum {
                 .map(OnPaper::patch)
                 .toList();
         this.totals = Readings.totals(strip);
+        this.dries = DriesDown.of(strip, marks);
         List<SheetPatches.Received> parts = patches.get(patches.size() - 1).parts();
         if (patches.stream().flatMap(p -> p.parts().stream()).anyMatch(r -> r.seconds() <= 0)) {
             throw new ConflictException(
-                    "not-both", "This strip did not get both its parts: it tells nothing of the pair.");
+                    "not-both", "This sheet did not get both its parts: it tells nothing of the pair.");
         }
         this.first = parts.get(0).light();
         this.second = parts.get(1).light();
@@ -79,6 +82,10 @@ final class BySum {
         return reads(strip) ? Optional.of(new BySum(strip, marks)) : Optional.empty();
     }
 
+    private boolean isOneSheet() {
+        return patches.size() == 1;
+    }
+
     private boolean isOnWhole() {
         return strip.before().recipe().test() instanceof CoverStripPlan plan && plan.lies() == SecondLies.ON_WHOLE;
     }
@@ -86,6 +93,12 @@ final class BySum {
     /** What both parts were where a mark lies. */
     private Pair at(PatchPick pick) {
         return new Pair(part(pick, 0), part(pick, 1));
+    }
+
+    /** What one sheet got of both. */
+    private Pair got() {
+        List<SheetPatches.Received> parts = patches.get(0).parts();
+        return new Pair(parts.get(0).seconds(), parts.get(1).seconds());
     }
 
     private double part(PatchPick pick, int part) {
@@ -106,6 +119,9 @@ final class BySum {
     private record Found(Pair pair, Stops limit, Optional<Stops> late) {}
 
     private Found found() {
+        if (isOneSheet()) {
+            return ofOneSheet();
+        }
         boolean black = strip.now().recipe().naming().blackWanted();
         FieldErrors errors = new FieldErrors();
         boolean scaled = !black && !isOnWhole();
@@ -128,6 +144,19 @@ final class BySum {
         } catch (QuantityException e) {
             throw RefusedException.of("/marks/blacksAt", "E_INFEASIBLE", Show.sentence(e.getMessage()));
         }
+    }
+
+    private Found ofOneSheet() {
+        FieldErrors errors = new FieldErrors();
+        if (marks.moreStops() == null) {
+            errors.add("/marks/moreStops", "E_SHAPE", Readings.HOW_MUCH_MORE);
+        }
+        double more = Readings.stops(errors, "/marks/moreStops", marks.moreStops());
+        errors.throwIfAny();
+        Pair got = got();
+        double times = Stops.of(more).toFactor();
+        return new Found(
+                new Pair(got.softSeconds() * times, got.hardSeconds() * times), GuessPlan.JUDGED_TO, Optional.empty());
     }
 
     private VariableContrastPaper paper() {
@@ -160,7 +189,11 @@ final class BySum {
         BaseExposure.Part other = part(second, found.pair().hardSeconds());
         List<String> rests = new ArrayList<>();
         rests.add(
-                "Every patch got both parts, on record; both filters are off alike in whites and black, so that it cancels (CON-27).");
+                isOneSheet()
+                        ? "It got both parts, on record: " + inWords(got()) + "."
+                        : "Every patch got both parts, on record; both filters are off alike in whites and black, so that it cancels (CON-27).");
+        Readings.needs(rests, strip, marks);
+        dries.say(strip.carried(all(found.pair()))).ifPresent(rests::add);
         Readings.said(
                 rests, "Whites hold at ", marks.whitesAt(), SeveralLooks.of(marks.looks(), Look::whitesAt), totals);
         if (marks.blacksAt() != null) {
@@ -178,7 +211,7 @@ final class BySum {
                 LightView.of(first),
                 one.time().inSeconds(),
                 one.time().inSeconds(),
-                found.limit().inStops(),
+                dries.with(found.limit()).inStops(),
                 next().map(Readings::check).orElse(null),
                 null,
                 false,
@@ -186,7 +219,7 @@ final class BySum {
     }
 
     private BaseExposure.Part part(Light light, double seconds) {
-        return new BaseExposure.Part(light, strip.carried(ExposureTime.ofSeconds(seconds)));
+        return new BaseExposure.Part(light, dries.allowed(strip.carried(ExposureTime.ofSeconds(seconds))));
     }
 
     private static String headline(Found found, BaseExposure.Part one, BaseExposure.Part other) {
@@ -202,12 +235,24 @@ final class BySum {
                 + "Give " + said(one) + ", then " + said(other) + ".";
     }
 
+    private String inWords(Pair pair) {
+        return said(new BaseExposure.Part(first, ExposureTime.ofSeconds(pair.softSeconds()))) + ", then "
+                + said(new BaseExposure.Part(second, ExposureTime.ofSeconds(pair.hardSeconds())));
+    }
+
+    private static ExposureTime all(Pair pair) {
+        return ExposureTime.ofSeconds(pair.softSeconds() + pair.hardSeconds());
+    }
+
     private static String said(BaseExposure.Part part) {
         return Show.seconds(part.time().inSeconds()) + " through grade "
                 + part.light().toFilter().label();
     }
 
-    private static String why(Found found) {
+    private String why(Found found) {
+        if (isOneSheet()) {
+            return "Both parts alike, as you judged the sheet; their share stays. Nothing of it tells the contrast.";
+        }
         return found.late().isEmpty()
                 ? "Both parts alike, as the whites want them. No true black is wanted, so their share stays."
                 : "The pair that puts the whites and the black on one patch.";
@@ -215,9 +260,7 @@ final class BySum {
 
     private Optional<CheckPlan> next() {
         Found found = found();
-        ExposureTime all =
-                ExposureTime.ofSeconds(found.pair().softSeconds() + found.pair().hardSeconds());
-        return CheckStrip.after(all, found.limit()).map(CheckPlan::inOneRow);
+        return CheckStrip.after(all(found.pair()), found.limit()).map(CheckPlan::inOneRow);
     }
 
     /** The answer lies off the strip: both parts move on alike. */

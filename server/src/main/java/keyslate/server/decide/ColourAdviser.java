@@ -12,7 +12,6 @@ import keyslate.core.quantity.Stops;
 import keyslate.core.reading.PackedLights;
 import keyslate.core.reading.SlateEvidence;
 import keyslate.core.reading.SlateEvidence.Tone;
-import keyslate.core.test.GuessPlan;
 import keyslate.server.Show;
 import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.decide.DecisionViews.VerdictView;
@@ -51,7 +50,7 @@ class ColourAdviser implements Adviser {
         List<ExposureTime> totals = Readings.totals(strip);
         FieldErrors errors = new FieldErrors();
         if (totals.size() == 1 && marks.moreStops() == null) {
-            errors.add("/marks/moreStops", "E_SHAPE", "Say how much more light it needs; 0 where it is right.");
+            errors.add("/marks/moreStops", "E_SHAPE", Readings.HOW_MUCH_MORE);
         }
         if (totals.size() > 1 && marks.rightAt() == null) {
             errors.add("/marks/rightAt", "E_SHAPE", "Mark the patch that has the right density first.");
@@ -83,10 +82,7 @@ class ColourAdviser implements Adviser {
         List<String> rests = new ArrayList<>();
         Readings.said(
                 rests, "Right density at ", marks.rightAt(), SeveralLooks.of(marks.looks(), Look::rightAt), totals);
-        if (marks.moreStops() != null) {
-            rests.add(strip.view().label() + " needs " + Show.stops(Stops.of(marks.moreStops()))
-                    + ", your judgement of a whole sheet, ± " + Show.stopsApart(GuessPlan.JUDGED_TO) + ".");
-        }
+        Readings.needs(rests, strip, marks);
         rests.addAll(Readings.tones(strip));
         ExposureTime own = evidence.own(Tone.MIDDLE).orElseThrow().time();
         ExposureTime here = marks.rightAt() == null

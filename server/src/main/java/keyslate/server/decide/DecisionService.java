@@ -243,7 +243,7 @@ public class DecisionService {
                 + taken.says();
         Recipe now = recipes.get(slate.recipeId());
         Recipe next = taken.split(now.base().exposure())
-                .map(split -> editor.take(now, split, taken.check(), decided.source(), because))
+                .map(split -> editor.take(now, subject, split, taken.check(), decided.source(), because))
                 .orElseGet(() -> editor.take(
                         now,
                         subject,

@@ -24,7 +24,6 @@ import keyslate.core.reading.SlateEvidence.Mark;
 import keyslate.core.reading.SlateEvidence.Tone;
 import keyslate.core.script.BaseExposure;
 import keyslate.core.script.LampWay;
-import keyslate.core.test.GuessPlan;
 import keyslate.server.Show;
 import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.decide.DecisionViews.VerdictView;
@@ -148,7 +147,7 @@ class MonoAdviser implements Adviser {
         FieldErrors errors = new FieldErrors();
         boolean one = totals.size() == 1;
         if (one && marks.moreStops() == null) {
-            errors.add("/marks/moreStops", "E_SHAPE", "Say how much more light it needs; 0 where it is right.");
+            errors.add("/marks/moreStops", "E_SHAPE", Readings.HOW_MUCH_MORE);
         }
         if (!one && marks.whitesAt() == null && marks.rightAt() == null && !isBlackBesideWhites(strip, marks, black)) {
             errors.add("/marks/whitesAt", "E_SHAPE", "Mark the patch where the whites just hold first.");
@@ -214,15 +213,11 @@ class MonoAdviser implements Adviser {
                 marks.rightAt(),
                 SeveralLooks.of(marks.looks(), Look::rightAt),
                 totals);
-        if (marks.moreStops() != null) {
-            rests.add(strip.view().label() + " needs " + Show.stops(Stops.of(marks.moreStops()))
-                    + (marks.pictured() == null
-                            ? ", your judgement of a whole sheet, ± " + Show.stopsApart(GuessPlan.JUDGED_TO) + "."
-                            : ", measured in its picture over the paper's curve."));
-            if (FromPicture.ofOneSheet(marks.pictured(), "blacksAt").isPresent()
-                    && !FromPicture.tellsBlack(marks.pictured())) {
-                rests.add("Its black lies too far from where it is wanted to tell the grade.");
-            }
+        Readings.needs(rests, strip, marks);
+        if (marks.moreStops() != null
+                && FromPicture.ofOneSheet(marks.pictured(), "blacksAt").isPresent()
+                && !FromPicture.tellsBlack(marks.pictured())) {
+            rests.add("Its black lies too far from where it is wanted to tell the grade.");
         }
         rests.addAll(Readings.tones(strip));
         ExposureTime own = marks.whitesAt() != null

@@ -9,6 +9,7 @@ import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Stops;
 import keyslate.core.reading.Looks;
 import keyslate.core.reading.SlateEvidence;
+import keyslate.core.test.GuessPlan;
 import keyslate.core.tone.NamedTone;
 import keyslate.server.Show;
 import keyslate.server.decide.DecisionViews.CheckView;
@@ -27,6 +28,8 @@ final class Readings {
     private static final double MOST_STOPS = 5;
     private static final double AT_AN_END = 2;
     private static final int LONGEST_WORDS = 40;
+
+    static final String HOW_MUCH_MORE = "Say how much more light it needs; 0 where it is right.";
 
     private Readings() {}
 
@@ -103,6 +106,16 @@ final class Readings {
                     + looks.map(l -> "the mean of " + l.places().size() + " looks")
                             .orElse("your mark") + ", ± "
                     + Show.stopsApart(limit(pick, looks, totals)) + ".");
+        }
+    }
+
+    /** What was said that one sheet needs. */
+    static void needs(List<String> rests, Hung sheet, Marks marks) {
+        if (marks.moreStops() != null) {
+            rests.add(sheet.view().label() + " needs " + Show.stops(Stops.of(marks.moreStops()))
+                    + (marks.pictured() == null
+                            ? ", your judgement of a whole sheet, ± " + Show.stopsApart(GuessPlan.JUDGED_TO) + "."
+                            : ", measured in its picture over the paper's curve."));
         }
     }
 

@@ -131,20 +131,22 @@ public class RecipeEditor {
         return follow(now, edit, now.naming(), now.setup(), base, test, now.local());
     }
 
-    /** The recipe with both parts of a split as a strip of both told them; that strip, where it stands planned, goes on about them. */
-    public Recipe take(Recipe now, BaseExposure split, Optional<CheckPlan> check, String source, String because) {
+    /** The recipe with both parts of a split as a sheet of both told them; a strip of both that stands planned goes on about them. */
+    public Recipe take(
+            Recipe now, Subject subject, BaseExposure split, Optional<CheckPlan> check, String source, String because) {
         Edit edit = new Edit();
         edit.say(inWords(now.base().exposure()) + " to " + inWords(split));
+        edit.sayIf(check.isPresent(), "a strip of both");
+        BaseExposure.Part second = split.parts().get(1);
+        Base base = new Base(split, source, because);
         TestPlan test = now.test().followingBase();
-        if (test instanceof CoverStripPlan strip && strip.isOfBothLights()) {
-            BaseExposure.Part second = split.parts().get(1);
-            CoverStripPlan about = check.map(c -> strip.of(
-                            strip.series().ofStops(c.strip().step(), c.strip().patches()), strip.patch()))
-                    .orElse(strip);
-            test = about.onTop(second.light(), second.time(), strip.lies());
-            edit.sayIf(check.isPresent(), "another strip of both");
+        if (check.isPresent()) {
+            Recipe taken = follow(now, edit, now.naming(), now.setup(), base, test, now.local());
+            test = Strips.ofBoth(rigs.of(taken, subject), check.get().strip(), second);
+        } else if (test instanceof CoverStripPlan strip && strip.isOfBothLights()) {
+            test = strip.onTop(second.light(), second.time(), strip.lies());
         }
-        return follow(now, edit, now.naming(), now.setup(), new Base(split, source, because), test, now.local());
+        return follow(now, edit, now.naming(), now.setup(), base, test, now.local());
     }
 
     /** Of two parts a reading through the light of the first is about that one alone; a judgement of the print is about both. */

@@ -317,7 +317,7 @@ public record Rig(
 
     /** What stands for a test. */
     public TestRig testRig() {
-        return new TestRig(
+        TestRig rig = new TestRig(
                 light(),
                 aperture(),
                 ring(),
@@ -326,5 +326,14 @@ public record Rig(
                 lag(),
                 settings(),
                 (base, to) -> base.times(medium.core().timeFactor(light(), to)));
+        return exposure().isSplit() ? rig.with(split()) : rig;
+    }
+
+    private TestRig.Split split() {
+        BaseExposure.Part one = one();
+        double times = one.time().inSeconds() / base().inSeconds();
+        return new TestRig.Split(
+                exposure().parts().get(1),
+                (first, to) -> first.times(times * medium.core().timeFactor(one.light(), to)));
     }
 }

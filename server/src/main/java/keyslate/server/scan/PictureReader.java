@@ -59,7 +59,7 @@ public class PictureReader {
         if (sheet.patches().get().differInLight() || sheet.patches().get().isOfBothLights()) {
             throw new ConflictException(
                     "several-lights",
-                    "Pieces of different lights, and strips of both parts of a split, are compared by eye: no one curve tells their time.");
+                    "Pieces of different lights, and sheets of both parts of a split, are compared by eye: no one curve tells their time.");
         }
         FieldErrors errors = new FieldErrors();
         int scan = AskedFields.scan(errors, asked, sheet.exposed().scans().size());

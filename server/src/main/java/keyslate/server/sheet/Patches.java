@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import keyslate.core.light.Light;
+import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.Stops;
 import keyslate.core.script.ExposureStep;
 import keyslate.core.script.Part;
@@ -220,12 +221,7 @@ public record Patches(List<OnPaper> all) {
         boolean lights = differInLight();
         return all.stream()
                 .map(p -> {
-                    double about = lights
-                            ? rig.testRig()
-                                    .carried()
-                                    .time(rig.base(), p.patch().step().light())
-                                    .inSeconds()
-                            : middle;
+                    double about = lights ? asDark(rig, p.patch()).inSeconds() : middle;
                     double given = p.patch().receivedSeconds();
                     return new PatchView(
                             p.patch().number(),
@@ -241,6 +237,16 @@ public record Patches(List<OnPaper> all) {
                             sector(p));
                 })
                 .toList();
+    }
+
+    /** What a patch gets, through its own light or lights, where the print is as dark as at the base exposure. */
+    public static ExposureTime asDark(Rig rig, SheetPatches.Patch patch) {
+        if (patch.isOfSeveralLights()) {
+            return ExposureTime.ofSeconds(rig.exposure().parts().stream()
+                    .mapToDouble(p -> p.time().inSeconds())
+                    .sum());
+        }
+        return rig.recipe().test().asDark(rig.base(), patch.step().light(), rig.testRig());
     }
 
     private static String lights(SheetPatches.Patch patch) {

@@ -45,7 +45,9 @@ final class GuessKind extends TestKind<GuessPlan> {
 
     @Override
     String headline(GuessPlan plan, TestScript script) {
+        boolean both = script.patches().get(0).firstSet().isPresent();
         return (plan.share() == 1 ? "One sheet, " : "One piece, ")
+                + (both ? "both parts, " : "")
                 + Show.seconds(script.patches().get(0).total().inSeconds())
                 + plan.second()
                         .map(l -> " on the left, " + l.notation() + " for "
@@ -64,7 +66,7 @@ final class GuessKind extends TestKind<GuessPlan> {
     @Override
     public String summary(Rig rig, SheetView sheet) {
         return Show.seconds(sheet.patches().get(0).plannedSeconds()) + ", "
-                + sheet.light().notation();
+                + sheet.patches().get(0).light();
     }
 
     @Override

@@ -140,11 +140,12 @@ public class PlannedTests {
         for (int i = 0; i < planned.size(); i++) {
             TestScript.Patch p = planned.get(i);
             Patches.OnPaper on = patches.all().get(i);
-            ExposureTime about = patches.isOfBothLights()
+            boolean ofStrip = patches.isOfBothLights() && plan instanceof CoverStripPlan;
+            ExposureTime about = ofStrip
                     ? planned.get(planned.size() / 2).total()
-                    : p.light().equals(rig.light())
+                    : p.light().equals(rig.light()) && !rig.exposure().isSplit()
                             ? centre
-                            : rig.testRig().carried().time(rig.base(), p.light());
+                            : Patches.asDark(rig, on.patch());
             views.add(new PlannedPatchView(
                     i + 1,
                     p.total().inSeconds(),

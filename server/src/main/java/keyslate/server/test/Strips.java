@@ -5,9 +5,11 @@ import keyslate.core.exposure.CheckStrip;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.Length;
 import keyslate.core.quantity.Stops;
+import keyslate.core.script.BaseExposure;
 import keyslate.core.script.LampWay;
 import keyslate.core.script.StripDirection;
 import keyslate.core.test.CoverStripPlan;
+import keyslate.core.test.CoverStripPlan.SecondLies;
 import keyslate.core.test.PatchSeries;
 import keyslate.core.test.PressSeries;
 import keyslate.core.test.TestPlan;
@@ -132,11 +134,22 @@ public final class Strips {
                 && series.isOfOneLight()) {
             return series.of(finer(rig, series.series(), strip), series.patch());
         }
-        CoverStripPlan cover = now instanceof CoverStripPlan standing ? standing : usual(rig);
+        return covered(rig, strip).inRows(second);
+    }
+
+    /** The strip that settles what a reading of both parts of a split left open: both on the same patches, as the strip that stands where that is one of both. */
+    public static CoverStripPlan ofBoth(Rig rig, CheckStrip strip, BaseExposure.Part second) {
+        SecondLies lies = rig.recipe().test() instanceof CoverStripPlan standing && standing.isOfBothLights()
+                ? standing.lies()
+                : SecondLies.ON_TOP;
+        return covered(rig, strip).onTop(second.light(), second.time(), lies);
+    }
+
+    private static CoverStripPlan covered(Rig rig, CheckStrip strip) {
+        CoverStripPlan cover = rig.recipe().test() instanceof CoverStripPlan standing ? standing : usual(rig);
         PatchSeries series = finer(rig, cover.series(), strip);
         double room = room(rig, cover.direction()).inMm();
-        return cover.of(series, Length.ofMm(Math.max(LEAST_MM, Math.floor(room / series.patches()))))
-                .inRows(second);
+        return cover.of(series, Length.ofMm(Math.max(LEAST_MM, Math.floor(room / series.patches()))));
     }
 
     /** The steps of a check; a timer that is pressed gives what presses of one setting come nearest to. */

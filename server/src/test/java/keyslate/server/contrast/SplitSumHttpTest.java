@@ -156,4 +156,82 @@ class SplitSumHttpTest extends ApplicationTest {
         assertThat(http().edit(slate, "test/lies", "ON_TOP").status()).isEqualTo(200);
         assertThat(standing().get("test").get("plan").hasNonNull("second")).isFalse();
     }
+
+    private String oneSheet(Map<String, Object> test) {
+        plan("ON_TOP");
+        ok(http().patch("/api/slates/" + slate + "/recipe", Map.of("version", http().version(slate), "test", test)));
+        JsonNode sheets = exposeAndHang(begin(slate, "GUESS")).get("sheets");
+        return "/api/sheets/" + sheets.get(sheets.size() - 1).get("id").asString();
+    }
+
+    private JsonNode taken(String sheet, Map<String, Object> marks, String answer) {
+        return ok(http().post(
+                                sheet + "/readings",
+                                Map.of(
+                                        "marks",
+                                        marks,
+                                        "taking",
+                                        Map.of("version", http().version(slate), "answer", answer))))
+                .get("standing");
+    }
+
+    @Test
+    void oneSheetGetsBothPartsAndMovesBoth() {
+        String sheet = oneSheet(Map.of("kind", "GUESS"));
+        JsonNode hung = http().slate(slate).get("sheets").get(0);
+        assertThat(hung.get("patches").get(0).get("light").asString()).isEqualTo("grade 00 + grade 5");
+        assertThat(hung.get("patches").get(0).get("givenSeconds").asDouble()).isCloseTo(26, within(0.2));
+        assertThat(http().post(sheet + "/readings/proposal", Map.of()).pointers())
+                .containsExactly("/marks/moreStops");
+        assertThat(http().post(sheet + "/readings/proposal", Map.of("moreStops", 9))
+                        .pointers())
+                .containsExactly("/marks/moreStops");
+        JsonNode verdict = ok(http().post(sheet + "/readings/proposal", Map.of("moreStops", 1)));
+        assertThat(verdict.get("seconds").asDouble()).isCloseTo(29.7, within(0.2));
+        assertThat(verdict.get("second").get("seconds").asDouble()).isCloseTo(22.3, within(0.2));
+        assertThat(verdict.get("uncertaintyStops").asDouble()).isCloseTo(0.5, within(1e-9));
+        JsonNode taken = taken(sheet, Map.of("moreStops", 1), "CHECK");
+        assertThat(seconds(taken.get("base"), 1)).isCloseTo(22.3, within(0.2));
+        assertThat(taken.get("test").get("plan").get("kind").asString()).isEqualTo("STRIP");
+        assertThat(taken.get("test").get("plan").get("lies").asString()).isEqualTo("ON_TOP");
+        assertThat(taken.get("test").get("plan").get("secondSeconds").asDouble())
+                .isCloseTo(seconds(taken.get("base"), 1), within(1e-6));
+    }
+
+    @Test
+    void halfAndHalfKeepsBothPartsOrTakesTheOneFilter() {
+        String sheet = oneSheet(Map.of("kind", "GUESS", "second", "grade 2"));
+        JsonNode patches = http().slate(slate).get("sheets").get(0).get("patches");
+        assertThat(patches.get(0).get("light").asString()).isEqualTo("grade 00 + grade 5");
+        assertThat(patches.get(0).get("stopsFromMiddle").asDouble()).isCloseTo(0, within(0.02));
+        assertThat(patches.get(1).get("light").asString()).isEqualTo("grade 2");
+        assertThat(patches.get(1).get("stopsFromMiddle").asDouble()).isCloseTo(0, within(0.02));
+        assertThat(patches.get(1).get("givenSeconds").asDouble()).isCloseTo(20, within(0.3));
+        JsonNode one = ok(http().post(sheet + "/readings/proposal", Map.of("rightAt", 1)));
+        assertThat(one.get("light").get("notation").asString()).isEqualTo("grade 2");
+        assertThat(one.hasNonNull("second")).isFalse();
+        JsonNode between = ok(http().post(sheet + "/readings/proposal", Map.of("rightAt", 0.5)));
+        assertThat(between.get("why").asString()).contains("the filter they are worth");
+        JsonNode both = ok(http().post(sheet + "/readings/proposal", Map.of("rightAt", 0)));
+        assertThat(both.get("headline").asString()).startsWith("Keep both parts: 14.9 s through grade 00");
+        JsonNode taken = taken(sheet, Map.of("rightAt", 0), "PROPOSED");
+        assertThat(taken.get("base").get("parts").size()).isEqualTo(2);
+        assertThat(seconds(taken.get("base"), 1)).isCloseTo(11.14, within(0.1));
+    }
+
+    /** A paper that dries down takes as much off both parts as off one. */
+    @Test
+    void bothPartsAreAllowedForAsTheyDry() {
+        String sheet = oneSheet(Map.of("kind", "GUESS"));
+        double dry = ok(http().post(sheet + "/readings/proposal", Map.of("moreStops", 0)))
+                .get("second")
+                .get("seconds")
+                .asDouble();
+        String paper = standing().get("setup").get("paperId").asString();
+        http().post("/api/stores/" + paper + "/constants", Map.of("name", "DRY_DOWN", "value", 8, "remark", "tried"));
+        JsonNode wet = ok(http().post(sheet + "/readings/proposal", Map.of("moreStops", 0)));
+        http().forgetConstants(paper);
+        assertThat(wet.get("second").get("seconds").asDouble()).isCloseTo(0.92 * dry, within(0.01));
+        assertThat(wet.get("restsOn").toString()).contains("dries down by 8 %");
+    }
 }

@@ -62,15 +62,7 @@ class DecisionHttpTest extends ApplicationTest {
                 .json();
         assertThat(dry.get("seconds").asDouble()).isCloseTo(patch(2), within(0.06));
         assertThat(dry.toString()).doesNotContain("dries down");
-        http().get("/api/stores")
-                .json()
-                .get("papers")
-                .valueStream()
-                .filter(box -> box.get("id").asString().equals(paper))
-                .flatMap(box -> box.get("constants").valueStream())
-                .filter(c -> c.hasNonNull("id"))
-                .forEach(c -> http().send(
-                                "DELETE", "/api/stores/constants/" + c.get("id").asString(), ""));
+        http().forgetConstants(paper);
         assertThat(proposal(2, 2).get("seconds").asDouble()).isCloseTo(patch(2), within(0.06));
     }
 
