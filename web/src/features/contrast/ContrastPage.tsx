@@ -1,10 +1,9 @@
 import { Button } from "antd";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { useNavigate } from "react-router";
 import { type SlateContext, useSlateContext } from "../../app/SlateFrame";
 import { type SlateView, previewPicture } from "../../shared/api/client";
 import { useKeys } from "../../shared/keys/keys";
-import { draft, useStandingPicture } from "../../shared/preview/draft";
 import { Ways } from "../../shared/ui/Choice";
 import { Print } from "../../shared/ui/Print";
 import { Verdict } from "../../shared/ui/Verdict";
@@ -43,16 +42,16 @@ function Contrast({ slate, edit }: SlateContext) {
   const [asked, setAsked] = useState<Asked>(() => firstAsked(slate.base.parts, slate.medium.lights));
   const [chosen, setChosen] = useState<string>();
   const standing = useContrast(slate);
-  const proposal = useContrastProposal(slate, asked);
+  const [ends, setEnds] = useState(false);
+  const proposal = useContrastProposal(slate, asked, ends);
   const take = useContrastTaking(slate);
   const navigate = useNavigate();
   const found = proposal.data;
   const wanted = isAsked(asked) && found !== undefined && differs(slate, found);
   // What is shown is of the ask before as long as the newest is reckoned: it is not set blindly.
   const settled = wanted && !proposal.isPlaceholderData;
-  const [ends, setEnds] = useState(false);
-  useNextPicture(slate, wanted ? found : undefined, ends);
-  const next = useStandingPicture(slate, false, ends);
+  const now = slate.subject.positivePath === undefined ? undefined : previewPicture(slate, false, { ends });
+  const next = wanted ? found.picture : now;
   const lights = slate.medium.lights;
   const way = asked.way ?? "ONE_FILTER";
   const another = (by: 1 | -1) =>
@@ -114,13 +113,7 @@ function Contrast({ slate, edit }: SlateContext) {
         <h1 className="visually-hidden">Contrast</h1>
         <div className="contrast-pictures">
           <figure>
-            <Print
-              source={
-                slate.subject.positivePath === undefined ? undefined : previewPicture(slate, false, { ends })
-              }
-              alt="The straight print as it stands"
-              aspect={aspect}
-            />
+            <Print source={now} alt="The straight print as it stands" aspect={aspect} />
             <figcaption>
               <b>Now</b> {partsText(slate.base.parts)}
             </figcaption>
@@ -250,20 +243,6 @@ function Contrast({ slate, edit }: SlateContext) {
       </aside>
     </>
   );
-}
-
-/** The picture of what is asked follows it. */
-function useNextPicture(slate: SlateView, found: Proposal | undefined, ends: boolean) {
-  const parts = JSON.stringify(
-    found?.parts.map((p) => ({ light: p.light.notation, seconds: p.seconds })) ?? [],
-  );
-  const { id, version } = slate;
-  useEffect(() => {
-    const wanted = JSON.parse(parts) as { light: string; seconds: number }[];
-    if (wanted.length === 0) draft.end();
-    else draft.offer({ id, version }, { base: { parts: wanted } }, { withLocalWork: false, ends });
-  }, [id, version, parts, ends]);
-  useEffect(() => () => draft.end(), []);
 }
 
 function differs(slate: SlateView, found: Proposal): boolean {

@@ -65,25 +65,43 @@ export function useContrast(slate: SlateView) {
   });
 }
 
+/** Long side of the two small pictures in pixels of the page, with room to spare. */
+const SHOWN_AT = 300;
+
+/** Decodes the picture of a proposal, so that it is painted together with its figures. */
+async function decoded({ picture, ...rest }: Proposal): Promise<Proposal> {
+  if (picture === undefined) return rest;
+  const image = new Image();
+  image.src = `data:image/bmp;base64,${picture}`;
+  await image.decode();
+  return { ...rest, picture: image.src };
+}
+
 /**
- * What is proposed for what is asked. One is asked for at a time: while a thread is dragged the newest ask waits until the one before has been answered, so that every answer is shown and none is
- * overtaken.
+ * What is proposed for what is asked, its picture an address to be shown. One is asked for at a time: while a thread is dragged the newest ask waits until the one before has been answered, so that
+ * every answer is shown and none is overtaken.
  */
-export function useContrastProposal(slate: SlateView, asked: Asked) {
+export function useContrastProposal(slate: SlateView, asked: Asked, ends: boolean) {
   const [asking, setAsking] = useState(asked);
   const query = useQuery<Proposal, Problem>({
-    queryKey: ["contrast-proposal", slate.id, slate.recipeId, slate.previewKey, asking],
+    queryKey: ["contrast-proposal", slate.id, slate.recipeId, slate.previewKey, asking, ends],
     placeholderData: keepPreviousData,
     retry: false,
+    gcTime: 0,
     queryFn: () =>
       unwrap(
         api.POST("/api/slates/{id}/contrast/proposal", {
-          params: { path: { id: slate.id } },
+          params: {
+            path: { id: slate.id },
+            query: isAsked(asking) ? { side: Math.round(SHOWN_AT * window.devicePixelRatio), ends } : {},
+          },
           body: asking,
         }),
-      ).catch((error: unknown) => {
-        throw toProblem(error);
-      }),
+      )
+        .then(decoded)
+        .catch((error: unknown) => {
+          throw toProblem(error);
+        }),
   });
   const { data, error, isFetching, isPlaceholderData } = query;
   if (!isFetching && asking !== asked) setAsking(asked);

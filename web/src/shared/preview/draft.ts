@@ -40,10 +40,10 @@ export class DraftPicture {
   offer(
     slate: Pick<SlateView, "id" | "version">,
     change: RecipeChange,
-    { withLocalWork = true, ends = false }: { withLocalWork?: boolean; ends?: boolean } = {},
+    { withLocalWork = true }: { withLocalWork?: boolean } = {},
   ): void {
     this.slateId = slate.id;
-    const query = `local=${String(withLocalWork)}&side=${String(DRAFT_SIDE)}${ends ? "&ends=true" : ""}`;
+    const query = `local=${String(withLocalWork)}&side=${String(DRAFT_SIDE)}`;
     this.waiting = {
       path: `/api/slates/${slate.id}/previews?${query}`,
       body: JSON.stringify({ ...change, version: slate.version }),
@@ -109,12 +109,8 @@ export const draft = new DraftPicture({
 });
 
 /** The computed print of a slate: of what is dragged while it is dragged, else of what stands; none without a scan. */
-export function useStandingPicture(
-  slate: SlateView,
-  withLocalWork: boolean,
-  ends = false,
-): string | undefined {
+export function useStandingPicture(slate: SlateView, withLocalWork: boolean): string | undefined {
   const dragged = useSyncExternalStore(draft.subscribe, () => draft.of(slate.id));
   if (slate.subject.positivePath === undefined) return undefined;
-  return dragged ?? previewPicture(slate, withLocalWork, { ends });
+  return dragged ?? previewPicture(slate, withLocalWork);
 }

@@ -40,12 +40,12 @@ final class DragFigures {
                     """.formatted(held, picture);
         }
 
-        /** Counts each draft when the frame after its being shown has been drawn; it was decoded before it was shown. */
+        /** Counts each draft, which has no address on the server, when the frame after its being shown has been drawn; it was decoded before. */
         String count() {
             return """
                     window.painted = 0;
                     new MutationObserver(() => {
-                      if (!document.querySelector('%1$s').src.startsWith('blob:')) return;
+                      if (document.querySelector('%1$s').src.startsWith('http')) return;
                       requestAnimationFrame(() => requestAnimationFrame(() => { window.painted += 1; }));
                     }).observe(document.querySelector('%1$s'), { attributes: true, attributeFilter: ['src'] });
                     """.formatted(picture);

@@ -1,6 +1,7 @@
 package keyslate.server.contrast;
 
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.List;
 import keyslate.core.contrast.SplitByStrips;
 import keyslate.core.test.CoverStripPlan.SecondLies;
@@ -149,6 +150,7 @@ public final class ContrastViews {
      * @param dials of one filter on a head that has them
      * @param curve of the light that is proposed
      * @param threads in it
+     * @param picture the straight print of it, a BMP in base64; none where none was asked for or nothing was scanned
      */
     public record ContrastProposal(
             String headline,
@@ -159,18 +161,39 @@ public final class ContrastViews {
             @Nullable DialsView dials,
             List<PointView> curve,
             List<ThreadView> threads,
-            OffCurveView tones) {
+            OffCurveView tones,
+            @Nullable String picture) {
+        /** Without a picture. */
+        ContrastProposal(
+                String headline,
+                String why,
+                List<String> restsOn,
+                List<PartView> parts,
+                PartView one,
+                @Nullable DialsView dials,
+                List<PointView> curve,
+                List<ThreadView> threads,
+                OffCurveView tones) {
+            this(headline, why, restsOn, parts, one, dials, curve, threads, tones, null);
+        }
+
+        /** The same with its print. */
+        ContrastProposal shown(byte[] bmp) {
+            String picture = Base64.getEncoder().encodeToString(bmp);
+            return new ContrastProposal(headline, why, restsOn, parts, one, dials, curve, threads, tones, picture);
+        }
+
         /** The same with one more sentence of why. */
         ContrastProposal because(String more) {
             return new ContrastProposal(
-                    headline, (why + " " + more).strip(), restsOn, parts, one, dials, curve, threads, tones);
+                    headline, (why + " " + more).strip(), restsOn, parts, one, dials, curve, threads, tones, picture);
         }
 
         /** The same with one more line of what it rests on. */
         ContrastProposal with(String line) {
             List<String> rests = new ArrayList<>(restsOn);
             rests.add(line);
-            return new ContrastProposal(headline, why, rests, parts, one, dials, curve, threads, tones);
+            return new ContrastProposal(headline, why, rests, parts, one, dials, curve, threads, tones, picture);
         }
     }
 }

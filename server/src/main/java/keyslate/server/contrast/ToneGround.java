@@ -1,17 +1,15 @@
 package keyslate.server.contrast;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.DoublePredicate;
 import java.util.function.Function;
 import java.util.stream.DoubleStream;
-import java.util.stream.IntStream;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.SplitByStrips;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.contrast.VariableContrastPaper.FilterLight;
+import keyslate.core.darkroom.DensityCounts;
 import keyslate.core.darkroom.Negative;
 import keyslate.core.darkroom.PrintEnds;
 import keyslate.core.quantity.Stops;
@@ -30,7 +28,7 @@ import keyslate.server.rig.Rig;
  * The tones of a print on the paper's curve, before anything is asked: the straight print, without local work.
  *
  * @param stands the light of the whole base exposure, all its parts together
- * @param film densities of the part that prints, rising; empty where nothing was scanned
+ * @param film densities of the part that prints; none where nothing was scanned
  * @param threads named tones, or three of every print
  * @param strips what strips through a filter showed
  */
@@ -39,7 +37,7 @@ record ToneGround(
         Rig rig,
         FilterLight stands,
         double level,
-        double[] film,
+        Optional<DensityCounts> film,
         List<Thread> threads,
         Function<GradeFilter, SplitByStrips.Marks> strips) {
     private static final double STOP = Math.log10(2);
@@ -73,8 +71,7 @@ record ToneGround(
                 .naming()
                 .tones()
                 .forEach(t -> threads.add(new Thread(t.name(), level - t.densityOn(negative), Optional.of(t)))));
-        ToneGround ground = new ToneGround(
-                paper, rig, stands, level, small.map(n -> film(rig, n)).orElse(new double[0]), threads, strips);
+        ToneGround ground = new ToneGround(paper, rig, stands, level, small.map(n -> film(rig, n)), threads, strips);
         if (threads.isEmpty()) {
             threads.add(ground.pivot("a light tone", NextRecipe.HELD_NET));
             threads.add(ground.pivot("a middle", ToneWish.MIDDLE.net()));
@@ -91,15 +88,11 @@ record ToneGround(
                 .toList());
     }
 
-    private static double[] film(Rig rig, Negative negative) {
+    private static DensityCounts film(Rig rig, Negative negative) {
         Part crop = rig.crop();
-        float[] samples = negative.cropped(crop.left(), crop.top(), crop.width(), crop.height())
+        return DensityCounts.of(negative.cropped(crop.left(), crop.top(), crop.width(), crop.height())
                 .firstPlane()
-                .samples();
-        double[] film =
-                IntStream.range(0, samples.length).mapToDouble(i -> samples[i]).toArray();
-        Arrays.sort(film);
-        return film;
+                .samples());
     }
 
     private Thread pivot(String name, double net) {
@@ -128,25 +121,14 @@ record ToneGround(
     }
 
     Optional<FilmView> span() {
-        if (film.length == 0) {
-            return Optional.empty();
-        }
-        double thin = film[(int) (END * (film.length - 1))];
-        double dense = film[(int) Math.ceil((1 - END) * (film.length - 1))];
-        return Optional.of(new FilmView(stops(level - dense), stops(level - thin)));
+        return film.map(f -> new FilmView(stops(level - f.at(1 - END)), stops(level - f.at(END))));
     }
 
     /** How much of the picture lies off the curve in a light. */
     OffCurveView off(FilterLight light) {
-        if (film.length == 0) {
-            return new OffCurveView(null, null);
-        }
         double bare = level - (paper.logBlueFor(PrintEnds.BARE_NET, light.ratio()) - light.blueLog());
         double blocked = level - (paper.logBlueFor(PrintEnds.BLOCKED_NET, light.ratio()) - light.blueLog());
-        return new OffCurveView(share(d -> d > bare), share(d -> d < blocked));
-    }
-
-    private double share(DoublePredicate off) {
-        return Arrays.stream(film).filter(off).count() / (double) film.length;
+        return film.map(f -> new OffCurveView(f.denser(bare), f.thinner(blocked)))
+                .orElseGet(() -> new OffCurveView(null, null));
     }
 }

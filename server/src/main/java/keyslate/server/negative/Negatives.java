@@ -14,6 +14,7 @@ import keyslate.core.darkroom.ProofScene;
 import keyslate.core.darkroom.Raster;
 import keyslate.core.darkroom.ToneEncoding;
 import keyslate.core.medium.Medium;
+import keyslate.core.script.Part;
 import keyslate.server.picture.PictureFiles;
 import keyslate.server.subject.Subject;
 import keyslate.server.web.NotFoundException;
@@ -50,6 +51,10 @@ public class Negatives {
             .expireAfterAccess(KEPT_FOR)
             .build();
 
+    /** While something is dragged the same part is asked for with every picture of it. */
+    private final Cache<PartKey, Negative> parts =
+            Caffeine.newBuilder().maximumSize(KEPT).expireAfterAccess(KEPT_FOR).build();
+
     /** A long proof sheet asks for hundreds of small ones while it is scrolled. */
     private final Cache<PositiveKey, byte[]> positives = Caffeine.newBuilder()
             .maximumWeight(POSITIVE_BYTES)
@@ -58,6 +63,8 @@ public class Negatives {
             .build();
 
     private record Key(String pictureId, String medium) {}
+
+    private record PartKey(Key whole, Part part, int side) {}
 
     private record PositiveKey(String pictureId, int side, boolean inColour) {}
 
@@ -71,6 +78,7 @@ public class Negatives {
         proofs.invalidateAll();
         negatives.invalidateAll();
         smalls.invalidateAll();
+        parts.invalidateAll();
         positives.invalidateAll();
     }
 
@@ -85,6 +93,17 @@ public class Negatives {
                 .map(s -> smalls.get(
                         new Key(s.id(), medium.id()),
                         key -> negative(subject, medium).orElseThrow().reducedTo(SMALL_SIDE)));
+    }
+
+    /** A part of the negative, at most {@code side} pixels long. */
+    public Optional<Negative> part(Subject subject, Medium medium, Part part, int side) {
+        return scene(subject)
+                .map(s -> parts.get(
+                        new PartKey(new Key(s.id(), medium.id()), part, side),
+                        key -> negative(subject, medium)
+                                .orElseThrow()
+                                .cropped(part.left(), part.top(), part.width(), part.height())
+                                .reducedTo(side)));
     }
 
     /** The positive as a JPEG, at most {@code side} pixels long, its brightest tones made nearly white. */

@@ -119,30 +119,32 @@ public class Previews {
         return DigestUtils.md5DigestAsHex(shown.getBytes(StandardCharsets.UTF_8));
     }
 
-    /** The print of a rig, at most {@code side} pixels long. */
-    public Look look(Rig rig, Negative negative, Basis basis, boolean withLocalWork, int side) {
-        Part crop = rig.crop();
-        Negative part = negative.cropped(crop.left(), crop.top(), crop.width(), crop.height())
-                .reducedTo(side);
-        return rig.medium().core().model().look(part, rig.view(crop), light(rig, withLocalWork), basis.offsets());
+    /**
+     * The print of a rig.
+     *
+     * @param part of the negative that is printed, as large as the picture is to be
+     */
+    public Look look(Rig rig, Negative part, Basis basis, boolean withLocalWork) {
+        return rig.medium().core().model().look(part, rig.view(rig.crop()), light(rig, withLocalWork), basis.offsets());
     }
 
     /**
      * What a test of a rig should look like, its pieces laid as they are looked at.
      *
      * @param plan as it would be begun
-     * @param side longest side of a piece, pixels
+     * @param parts of the negative, as large as a piece is to be
      */
-    public Look test(Rig rig, Negative negative, Basis basis, SheetPlan plan, int side) {
+    public Look test(Rig rig, Function<Part, Negative> parts, Basis basis, SheetPlan plan) {
         List<Look> pieces = new ArrayList<>();
         for (int n = 1; n <= plan.pieces().size(); n++) {
             Part view = plan.pieces().get(n - 1);
             int piece = n;
             List<ExposureStep> steps =
                     plan.steps().stream().filter(s -> s.piece() == piece).toList();
-            Negative part = negative.cropped(view.left(), view.top(), view.width(), view.height())
-                    .reducedTo(side);
-            pieces.add(rig.medium().core().model().look(part, rig.view(view), light(rig, steps), basis.offsets()));
+            pieces.add(rig.medium()
+                    .core()
+                    .model()
+                    .look(parts.apply(view), rig.view(view), light(rig, steps), basis.offsets()));
         }
         return LaidPieces.picture(pieces, Patches.layout(rig, pieces.size()));
     }

@@ -18,6 +18,12 @@ public record RecipeChange(
         @Nullable BaseChange base,
         @Nullable TestChange test,
         @Nullable LocalEdit local) {
+    /** Nothing but the base exposure, of one part or two. */
+    public static RecipeChange ofBase(List<BasePart> parts) {
+        BaseChange base = new BaseChange(null, null, null, null, null, parts, null, null, null);
+        return new RecipeChange(0, null, null, base, null, null);
+    }
+
     /** What the print is to be; tones as a whole list. */
     public record NamingChange(
             @Nullable String title,

@@ -1,10 +1,7 @@
 package keyslate.server.slate;
 
 import java.time.Duration;
-import java.util.Optional;
 import keyslate.core.darkroom.Look;
-import keyslate.core.darkroom.Negative;
-import keyslate.core.darkroom.PrintEnds;
 import keyslate.core.medium.Medium;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.QuantityException;
@@ -14,21 +11,14 @@ import keyslate.server.picture.PictureFiles;
 import keyslate.server.preview.NewestWins;
 import keyslate.server.preview.Previews;
 import keyslate.server.recipe.RecipeChange;
-import keyslate.server.recipe.RecipeEditor;
 import keyslate.server.rig.Rig;
-import keyslate.server.rig.Rigs;
-import keyslate.server.sheet.SheetAssembler;
 import keyslate.server.sheet.SheetKind;
 import keyslate.server.sheet.SheetKinds;
 import keyslate.server.sheet.SheetPlan;
-import keyslate.server.subject.Subject;
+import keyslate.server.slate.ComputedPrints.Shape;
+import keyslate.server.slate.ComputedPrints.Shown;
 import keyslate.server.web.ConflictException;
-import keyslate.server.web.NotFoundException;
-import keyslate.store.Database;
 import keyslate.store.json.StoredTest;
-import keyslate.store.slate.Recipe;
-import keyslate.store.slate.RecipeRepository;
-import keyslate.store.slate.Slate;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
@@ -49,48 +39,23 @@ import org.springframework.web.bind.annotation.RestController;
 class PreviewController {
     private static final String BMP = "image/bmp";
     private static final int MOST_OF_A_PIECE = 960;
-    private static final String NEVER_SCANNED = "Nothing of it was ever scanned, so there is nothing to preview.";
 
-    private final Database database;
-    private final SlateService slates;
-    private final RecipeRepository recipes;
-    private final RecipeEditor editor;
-    private final Rigs rigs;
-    private final SheetAssembler sheets;
+    private final ComputedPrints prints;
     private final Negatives negatives;
     private final Previews previews;
     private final NewestWins newest;
     private final SheetKinds kinds;
 
     PreviewController(
-            Database database,
-            SlateService slates,
-            RecipeRepository recipes,
-            RecipeEditor editor,
-            Rigs rigs,
-            SheetAssembler sheets,
-            Negatives negatives,
-            Previews previews,
-            NewestWins newest,
-            SheetKinds kinds) {
-        this.database = database;
-        this.slates = slates;
-        this.recipes = recipes;
-        this.editor = editor;
-        this.rigs = rigs;
-        this.sheets = sheets;
+            ComputedPrints prints, Negatives negatives, Previews previews, NewestWins newest, SheetKinds kinds) {
+        this.prints = prints;
         this.negatives = negatives;
         this.previews = previews;
         this.newest = newest;
         this.kinds = kinds;
     }
 
-    private record Shown(Rig rig, Previews.Basis basis, String key) {}
-
-    /** With local work or without, its bare and black ends marked or not, and how large. */
-    private record Shape(boolean local, boolean ends, int side) {}
-
-    private record Asked(String key, boolean local, int side) {}
+    private record Asked(String key, int side) {}
 
     /** The computed print of what stands. An address with the right key may be kept; any other is answered and not kept. */
     @GetMapping(path = "/preview", produces = BMP)
@@ -100,11 +65,11 @@ class PreviewController {
             @RequestParam(defaultValue = "true") boolean local,
             @RequestParam(defaultValue = "960") int side,
             @RequestParam(defaultValue = "false") boolean ends) {
-        Shown shown = database.inSnapshot(() -> shown(id, null));
+        Shown shown = prints.standing(id);
         CacheControl cache = shown.key().equals(key)
                 ? CacheControl.maxAge(Duration.ofMinutes(5)).cachePrivate()
                 : CacheControl.noStore();
-        return ResponseEntity.ok().cacheControl(cache).body(bmp(id, shown, new Shape(local, ends, side)));
+        return ResponseEntity.ok().cacheControl(cache).body(prints.bmp(id, shown, new Shape(local, ends, side)));
     }
 
     /** The computed print of a change of what stands, which is not stored; its version does not matter. */
@@ -115,10 +80,9 @@ class PreviewController {
             @RequestParam(defaultValue = "true") boolean local,
             @RequestParam(defaultValue = "480") int side,
             @RequestParam(defaultValue = "false") boolean ends) {
-        Shown shown = database.inSnapshot(() -> shown(id, change));
         return ResponseEntity.ok()
                 .cacheControl(CacheControl.noStore())
-                .body(bmp(id, shown, new Shape(local, ends, side)));
+                .body(prints.ofChange(id, change, new Shape(local, ends, side)));
     }
 
     /**
@@ -131,10 +95,9 @@ class PreviewController {
             @RequestParam(required = false) @Nullable String key,
             @RequestParam(defaultValue = "480") int side) {
         int pixels = Check.count("side", side, 16, MOST_OF_A_PIECE);
-        Shown shown = database.inSnapshot(() -> shown(id, null));
+        Shown shown = prints.standing(id);
         String its = shown.key() + "-" + shown.rig().recipe().id();
-        byte[] bmp =
-                newest.run(id + " test", new Asked(its, false, pixels), () -> PictureFiles.bmp(test(shown, pixels)));
+        byte[] bmp = newest.run(id + " test", new Asked(its, pixels), () -> PictureFiles.bmp(test(shown, pixels)));
         CacheControl cache =
                 its.equals(key) ? CacheControl.maxAge(Duration.ofMinutes(5)).cachePrivate() : CacheControl.noStore();
         return ResponseEntity.ok().cacheControl(cache).body(bmp);
@@ -143,38 +106,12 @@ class PreviewController {
     private Look test(Shown shown, int pixels) {
         Rig rig = shown.rig();
         Medium medium = rig.medium().core();
-        Negative negative =
-                negatives.negative(rig.subject(), medium).orElseThrow(() -> new NotFoundException(NEVER_SCANNED));
         SheetKind kind = kinds.of(StoredTest.of(rig.recipe().test()).kind());
         try {
             SheetPlan plan = kind.plan(rig, negatives.small(rig.subject(), medium));
-            return previews.test(rig, negative, shown.basis(), plan, pixels);
+            return previews.test(rig, view -> prints.part(rig, view, pixels), shown.basis(), plan);
         } catch (QuantityException e) {
             throw new ConflictException("impossible", Show.sentence(e.getMessage()));
         }
-    }
-
-    private Shown shown(String id, @Nullable RecipeChange change) {
-        Slate slate = slates.find(id);
-        Subject subject = slates.subject(slate);
-        Recipe standing = recipes.get(slate.recipeId());
-        Recipe recipe = change == null
-                ? standing
-                : editor.edit(standing, subject, change).orElse(standing);
-        Rig rig = rigs.of(recipe, subject);
-        Previews.Basis basis = previews.basis(rig, sheets.cord(id, rig));
-        return new Shown(rig, basis, previews.key(rig, basis));
-    }
-
-    private byte[] bmp(String id, Shown shown, Shape shape) {
-        int pixels = Check.count("side", shape.side(), 16, PictureFiles.WORKING_SIDE);
-        return newest.run(id, new Asked(shown.key() + (shape.ends() ? " ends" : ""), shape.local(), pixels), () -> {
-            Optional<Negative> negative = negatives.negative(
-                    shown.rig().subject(), shown.rig().medium().core());
-            return negative.map(n -> previews.look(shown.rig(), n, shown.basis(), shape.local(), pixels))
-                    .map(look -> shape.ends() ? PrintEnds.marked(look) : look)
-                    .map(PictureFiles::bmp)
-                    .orElseThrow(() -> new NotFoundException(NEVER_SCANNED));
-        });
     }
 }

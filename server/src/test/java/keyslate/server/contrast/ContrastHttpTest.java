@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -67,6 +68,32 @@ class ContrastHttpTest extends ApplicationTest {
         assertThat(stands.get("tones").get("bareShare").asDouble()).isBetween(0.0, 1.0);
         assertThat(stands.get("film").get("fromStops").asDouble())
                 .isLessThan(stands.get("film").get("toStops").asDouble());
+    }
+
+    /** The print of a proposal comes in one answer with it, the same as a preview of what it would set. */
+    @Test
+    void aProposalBringsItsPrint() {
+        Map<String, ?> asked = Map.of("threads", List.of(Map.of("name", "a shadow", "net", 1.2)));
+        assertThat(propose(asked).hasNonNull("picture")).isFalse();
+        String path = "/api/slates/" + slate + "/contrast/proposal?side=200&ends=";
+        JsonNode proposal = ok(http().post(path + "false", asked));
+        byte[] picture = Base64.getDecoder().decode(proposal.get("picture").asString());
+        JsonNode part = proposal.get("parts").get(0);
+        Map<String, ?> base = Map.of(
+                "parts",
+                List.of(Map.of(
+                        "light",
+                        part.get("light").get("notation").asString(),
+                        "seconds",
+                        part.get("seconds").asDouble())));
+        assertThat(picture)
+                .isEqualTo(http().bytes(
+                                "/api/slates/" + slate + "/previews?local=false&side=200",
+                                Map.of("version", 0, "base", base)));
+        assertThat(ok(http().post(path + "true", asked)).get("picture").asString())
+                .isNotEqualTo(proposal.get("picture").asString());
+        assertThat(http().post(path.replace("200", "3") + "true", asked).status())
+                .isEqualTo(422);
     }
 
     /** A shadow that should be lighter while the whites stay asks for a softer filter; what is moved comes where it was put. */
