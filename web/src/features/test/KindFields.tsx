@@ -26,6 +26,7 @@ export const FIELDS: Record<string, Fields> = {
         <Length {...context} label="Breadth" field="breadthMm" />
         <Second {...context} label="Second light" />
         <SecondLies {...context} />
+        <Third {...context} />
       </>
     ),
   },
@@ -122,21 +123,59 @@ function DarkEnd({ slate, edit }: SlateContext) {
 
 /** Another light on the other half of the paper, each patch as dark as the one beside it. */
 function Second({ slate, edit, label }: SlateContext & { label: string }) {
-  const { plan, besideLights } = slate.test;
-  const second = plan.second ?? "";
-  const known = slate.medium.lights.length > 0 ? slate.medium.lights : besideLights;
-  const lights = new Set([...known, ...(second === "" ? [] : [second])]);
-  lights.delete(slate.base.light.notation);
   return (
-    <Choice
+    <BesideLight
+      slate={slate}
       label={label}
-      value={second}
-      options={[
-        { value: "", label: "the same" },
-        ...[...lights].map((light) => ({ value: light, label: light.replace("grade ", "") })),
-      ]}
+      none="the same"
+      value={slate.test.plan.second ?? ""}
       error={edit.error?.at("/test/second")}
       onChange={(light) => edit.mutate({ test: { second: light } })}
+    />
+  );
+}
+
+/** A third one; asked where a second lies beside the first. */
+function Third({ slate, edit }: SlateContext) {
+  const { second, lies, third } = slate.test.plan;
+  if (!second || (lies ?? "BESIDE") !== "BESIDE") return null;
+  return (
+    <BesideLight
+      slate={slate}
+      label="Third row"
+      none="none"
+      without={second}
+      value={third ?? ""}
+      error={edit.error?.at("/test/third")}
+      onChange={(light) => edit.mutate({ test: { third: light } })}
+    />
+  );
+}
+
+function BesideLight(props: {
+  slate: SlateContext["slate"];
+  label: string;
+  none: string;
+  value: string;
+  without?: string;
+  error: string | undefined;
+  onChange: (light: string) => void;
+}) {
+  const { slate, value } = props;
+  const known = slate.medium.lights.length > 0 ? slate.medium.lights : slate.test.besideLights;
+  const lights = new Set([...known, ...(value === "" ? [] : [value])]);
+  lights.delete(slate.base.light.notation);
+  if (props.without !== undefined) lights.delete(props.without);
+  return (
+    <Choice
+      label={props.label}
+      value={value}
+      options={[
+        { value: "", label: props.none },
+        ...[...lights].map((light) => ({ value: light, label: light.replace("grade ", "") })),
+      ]}
+      error={props.error}
+      onChange={props.onChange}
     />
   );
 }

@@ -4,7 +4,7 @@ import type { SheetView } from "../../shared/api/client";
 import { Ways } from "../../shared/ui/Choice";
 import { useKeys } from "../../shared/keys/keys";
 import { ReadTest } from "./ReadTest";
-import { lightOfRow, ofRow, rowOf, rowsOf } from "./rows";
+import { lightOfRow, namesOfRows, ofRow, placeOfRow, rowOf, rowsOf } from "./rows";
 
 /** Reading a test, row by row where its rows got different lights; most have one. */
 export function ReadRow(props: SlateContext & { strip: SheetView; switcher: ReactNode }) {
@@ -12,10 +12,10 @@ export function ReadRow(props: SlateContext & { strip: SheetView; switcher: Reac
   const rows = rowsOf(strip);
   const isRead = (row: number) => strip.decisions.some((d) => d.kind === "READING" && rowOf(d) === row);
   const [row, setRow] = useState(() => rows.find((r) => !isRead(r)) ?? 1);
-  const other = rows.find((r) => r !== row);
-  useKeys({ ...(other !== undefined && { r: () => setRow(other) }) });
-  if (other === undefined) return <ReadTest {...props} />;
-  const lies = (strip.patches[0]?.place.height ?? 1) < 1 ? ["Upper", "Lower"] : ["Left", "Right"];
+  const next = rows[(rows.indexOf(row) + 1) % rows.length];
+  useKeys({ ...(rows.length > 1 && next !== undefined && { r: () => setRow(next) }) });
+  if (rows.length < 2) return <ReadTest {...props} />;
+  const lies = namesOfRows(strip);
   const ways = rows.map((r) => ({
     value: String(r),
     label: `${lies[r - 1] ?? ""} row, ${lightOfRow(strip, r)}`,
@@ -26,14 +26,21 @@ export function ReadRow(props: SlateContext & { strip: SheetView; switcher: Reac
       key={row}
       {...props}
       strip={ofRow(strip, row)}
-      row={{ number: row, toOther: () => setRow(other) }}
+      row={{
+        number: row,
+        others: rows
+          .filter((r) => r !== row)
+          .map((r) => ({ name: lies[r - 1] ?? "", place: placeOfRow(strip, r), read: () => setRow(r) })),
+      }}
       switcher={
         <>
           {props.switcher}
           <Ways label="Row" value={String(row)} ways={ways} onChange={(r) => setRow(Number(r))} />
           <p className="note">
-            <kbd>R</kbd> goes to the other row.{" "}
-            {unread.length > 0 ? `Not read yet: ${unread.join(" and ")}.` : "Both are read, and both count."}
+            <kbd>R</kbd> goes to the {rows.length > 2 ? "next" : "other"} row.{" "}
+            {unread.length > 0
+              ? `Not read yet: ${unread.join(" and ")}.`
+              : `${rows.length > 2 ? "All" : "Both"} are read, and ${rows.length > 2 ? "all" : "both"} count.`}
           </p>
         </>
       }

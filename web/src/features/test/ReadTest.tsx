@@ -26,7 +26,7 @@ import { PatchTable } from "./PatchTable";
 import { PieceFinder } from "./PieceFinder";
 import { LookAgain, LookedAt, OffTheTest, OneSheet, ToneOfMark } from "./ReadFields";
 import { PictureFacts, PictureStage, ReferenceTools } from "./ReadPicture";
-import { TestPicture } from "./TestPicture";
+import { type OtherRow, TestPicture } from "./TestPicture";
 import {
   type Asked,
   type Tapped,
@@ -40,14 +40,14 @@ import {
 } from "./pictured";
 import { type MarkField, type Marked, isMarked, markAfter, sameMarks } from "./marks";
 
-/** Which of two rows is read, and how one goes to the other. */
-export interface RowOfTwo {
+/** Which of several rows is read, and how one goes to the others. */
+export interface RowRead {
   number: number;
-  toOther: () => void;
+  others: readonly OtherRow[];
 }
 
 /** Reading a test: the marks it asks for, and the verdict that follows from them and from all readings before. */
-export function ReadTest(props: SlateContext & { strip: SheetView; row?: RowOfTwo; switcher: ReactNode }) {
+export function ReadTest(props: SlateContext & { strip: SheetView; row?: RowRead; switcher: ReactNode }) {
   const { slate, strip } = props;
   const navigate = useNavigate();
   const kinds = strip.asks;
@@ -176,7 +176,7 @@ export function ReadTest(props: SlateContext & { strip: SheetView; row?: RowOfTw
               sheet={strip}
               kinds={kinds}
               marked={marked}
-              onOtherRow={props.row?.toOther}
+              otherRows={props.row?.others ?? []}
               alone={alone ? standing : undefined}
               onMark={(at) => {
                 if (kinds.length === 0) return;

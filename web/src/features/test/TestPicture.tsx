@@ -1,5 +1,5 @@
 import type { MouseEvent } from "react";
-import type { SheetView } from "../../shared/api/client";
+import type { Schemas, SheetView } from "../../shared/api/client";
 import type { Marked, MarkField, MarkKind } from "./marks";
 import { placeOfMark, placeOfTap } from "./places";
 import { Sectors } from "./Sectors";
@@ -14,8 +14,8 @@ export function TestPicture(props: {
   /** The patch that is looked at alone, counted from 0; all of it when left out. */
   alone: number | undefined;
   onMark: (at: number) => void;
-  /** To the other row, where the patches are one of two: it is dimmed. */
-  onOtherRow: (() => void) | undefined;
+  /** The rows that are not being read: they are dimmed. */
+  otherRows: readonly OtherRow[];
 }) {
   const { sheet, marked, alone } = props;
   const onClick = (event: MouseEvent<HTMLDivElement>) => {
@@ -31,7 +31,9 @@ export function TestPicture(props: {
   const row = sheet.patches.every((p) => p.place.height > 0.99);
   return (
     <div className="print-overlay tappable" data-testid="strip-taps" onClick={onClick}>
-      {props.onOtherRow && <OtherRow sheet={sheet} onRead={props.onOtherRow} />}
+      {props.otherRows.map((row) => (
+        <Veil key={row.name} row={row} />
+      ))}
       {wedge && <Sectors patches={sheet.patches} />}
       {!wedge &&
         sheet.patches.length > 1 &&
@@ -62,23 +64,25 @@ export function TestPicture(props: {
   );
 }
 
-/** A veil over the row that is not being read; a tap reads it. */
-function OtherRow({ sheet, onRead }: { sheet: SheetView; onRead: () => void }) {
-  const place = sheet.patches[0]?.place;
-  if (!place) return null;
-  const lies =
-    place.height < 1
-      ? { left: 0, width: "100%", height: "50%", top: place.top === 0 ? "50%" : 0 }
-      : { top: 0, height: "100%", width: "50%", left: place.left < 0.5 ? "50%" : 0 };
+/** A row that is not being read. */
+export interface OtherRow {
+  name: string;
+  place: Schemas["RectView"];
+  read: () => void;
+}
+
+/** A veil over a row that is not being read; a tap reads it. */
+function Veil({ row }: { row: OtherRow }) {
+  const { left, top, width, height } = row.place;
   return (
     <button
       type="button"
       className="other-row"
-      style={lies}
-      aria-label="Read the other row"
+      style={{ left: percent(left), top: percent(top), width: percent(width), height: percent(height) }}
+      aria-label={`Read the ${row.name.toLowerCase()} row`}
       onClick={(event) => {
         event.stopPropagation();
-        onRead();
+        row.read();
       }}
     />
   );

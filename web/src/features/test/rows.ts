@@ -26,6 +26,26 @@ export function ofRow(sheet: SheetView, row: number): SheetView {
   };
 }
 
+/** What each row of a test is called by where it lies: one above the other, or side by side. */
+export function namesOfRows(sheet: SheetView): string[] {
+  const above = (sheet.patches[0]?.place.height ?? 1) < 1;
+  const ends = above ? ["Upper", "Lower"] : ["Left", "Right"];
+  return rowsOf(sheet).length > 2 ? [ends[0] ?? "", "Middle", ends[1] ?? ""] : ends;
+}
+
+/** Where a row lies on the paper, as shares of it. */
+export function placeOfRow(sheet: SheetView, row: number): Schemas["RectView"] {
+  const places = sheet.patches.filter((p) => p.row === row).map((p) => p.place);
+  const left = Math.min(...places.map((p) => p.left));
+  const top = Math.min(...places.map((p) => p.top));
+  return {
+    left,
+    top,
+    width: Math.max(...places.map((p) => p.left + p.width)) - left,
+    height: Math.max(...places.map((p) => p.top + p.height)) - top,
+  };
+}
+
 /** The light of a row, in the paper's notation. */
 export function lightOfRow(sheet: SheetView, row: number): string {
   return sheet.patches.find((p) => p.row === row)?.light ?? "";

@@ -60,6 +60,14 @@ public enum GradeFilter {
                 .orElseThrow();
     }
 
+    /** The two filters nearest to this one, the harder one first: its neighbours, at an end of the set the next two; about grade 2 where there is none. */
+    public List<GradeFilter> neighbours() {
+        int at = SET.indexOf(this == NONE ? nearest(grade) : this);
+        int harder = at + 1 < SET.size() ? at + 1 : at - 2;
+        int softer = at > 0 ? at - 1 : at + 2;
+        return List.of(SET.get(harder), SET.get(softer));
+    }
+
     /** The filter with this label; "1/2" and "0.5" are understood as well as "½". */
     public static GradeFilter ofLabel(String label) {
         if (List.of(NO_FILTER, NONE.label).contains(label.strip())) {

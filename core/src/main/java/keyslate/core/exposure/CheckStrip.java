@@ -34,6 +34,9 @@ public record CheckStrip(ExposureTime centre, Stops step, int patches) {
     /** As far beyond its last patch a tone is still told by a strip. */
     private static final double HALF_PATCH = 0.5;
 
+    /** Of a first strip: one that misses costs another, a finer one is more often the last (tried with three rows: 1.5 makes fewest that still seldom miss). */
+    private static final double FIRST_REACH = 1.5;
+
     private static final double REACH = 2;
     private static final double SURE_REACH = 3;
     private static final double FAR_STEP = 0.5;
@@ -49,7 +52,7 @@ public record CheckStrip(ExposureTime centre, Stops step, int patches) {
     }
 
     /**
-     * EXP-43: the strip to begin with where it is known how far first guesses were off on this bench: the finest steps with which {@value #FIRST_PATCHES} patches reach twice their root mean square, a
+     * EXP-43: the strip to begin with where it is known how far first guesses were off on this bench: the finest steps with which {@value #FIRST_PATCHES} patches reach {@value #FIRST_REACH} times their root mean square, a
      * little more for each that is missing to many; thirds as EXP-32 where fewer than {@value #FEWEST_GUESSES} are known or none of them reaches.
      *
      * @param off by how much earlier first guesses missed
@@ -71,7 +74,7 @@ public record CheckStrip(ExposureTime centre, Stops step, int patches) {
         if (guesses < FEWEST_GUESSES) {
             return first(guess);
         }
-        double reach = REACH * Check.notNegative("miss", off.inStops(), "stops") * Math.sqrt(1 + 2.0 / guesses);
+        double reach = FIRST_REACH * Check.notNegative("miss", off.inStops(), "stops") * Math.sqrt(1 + 2.0 / guesses);
         return FIRST_STEPS_PER_STOP.stream()
                 .map(perStop -> Stops.ofFraction(1, perStop))
                 .filter(step -> step.inStops() * (MOST_EACH + HALF_PATCH) >= reach)

@@ -12,7 +12,7 @@ public enum Cue {
     SET_TIMER,
     /** The card over one patch more. */
     MOVE_CARD,
-    /** The half that was exposed under one card, the other half free of it. */
+    /** The half that was exposed under one card, the other half free of it; of three rows all under cards but the next one. */
     OTHER_HALF,
     /** The card with a slot, or two cards: one patch alone is free. */
     ONE_PATCH_FREE,

@@ -1,6 +1,9 @@
 package keyslate.core.test;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import keyslate.core.exposure.CheckStrip;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.Check;
@@ -19,6 +22,7 @@ import keyslate.core.script.StripDirection;
  * @param second another light, for a second row or on top of the first; none = one light
  * @param secondMiddle what the middle receives of it; none = what keeps the print as dark as in the first
  * @param lies where the second light falls
+ * @param third the light of a third row, beside a second one; none = two rows at most
  */
 public record CoverStripPlan(
         PatchSeries series,
@@ -28,7 +32,8 @@ public record CoverStripPlan(
         Optional<Double> place,
         Optional<Light> second,
         Optional<ExposureTime> secondMiddle,
-        SecondLies lies)
+        SecondLies lies,
+        Optional<Light> third)
         implements TestPlan.OfSeries {
     /** Where the light of a second filter falls. */
     public enum SecondLies {
@@ -44,6 +49,9 @@ public record CoverStripPlan(
         Check.positive("patch", patch.inMm(), "mm");
         Check.positive("strip", breadth.inMm(), "mm");
         place.ifPresent(p -> Check.within("place of the strip", p, 0, 1, ""));
+        if (third.isPresent() && (second.isEmpty() || lies != SecondLies.BESIDE)) {
+            throw Check.infeasible("third", "a third row lies beside a second one");
+        }
     }
 
     /** Length along the strip. */
@@ -60,7 +68,7 @@ public record CoverStripPlan(
             Optional<Double> place,
             Optional<Light> second,
             Optional<ExposureTime> secondMiddle) {
-        this(series, direction, patch, breadth, place, second, secondMiddle, SecondLies.BESIDE);
+        this(series, direction, patch, breadth, place, second, secondMiddle, SecondLies.BESIDE, Optional.empty());
     }
 
     /** Whether two lights fall on the same patches. */
@@ -73,14 +81,36 @@ public record CoverStripPlan(
         if (isOfBothLights()) {
             return OnTop.script(this, base, rig);
         }
-        return SecondRow.of(
+        return LightRows.of(
                 CoverScript.of(this, base, rig),
-                second,
-                secondMiddle.map(t -> t.times(base.inSeconds() / middle(base).inSeconds())),
+                others(base),
                 rig,
                 base,
                 direction.isAlong(),
                 (carried, other) -> CoverScript.of(of(series.times(carried.stopsFrom(base)), patch), carried, other));
+    }
+
+    private List<LightRows.Other> others(ExposureTime base) {
+        List<LightRows.Other> others = new ArrayList<>();
+        second.ifPresent(l -> others.add(new LightRows.Other(
+                l, secondMiddle.map(t -> t.times(base.inSeconds() / middle(base).inSeconds())))));
+        third.ifPresent(l -> others.add(new LightRows.Other(l, Optional.empty())));
+        return others;
+    }
+
+    /** The same in a row for each light: the first one's, and one or two more. */
+    public CoverStripPlan inRows(List<Light> others) {
+        CoverStripPlan two = inRows(others.stream().findFirst());
+        return new CoverStripPlan(
+                series,
+                direction,
+                patch,
+                breadth,
+                place,
+                two.second,
+                two.secondMiddle,
+                two.lies,
+                others.stream().skip(1).findFirst());
     }
 
     /** The same in two rows, or in one. */
@@ -96,13 +126,21 @@ public record CoverStripPlan(
     /** The same with another light on the same patches. */
     public CoverStripPlan onTop(Light other, ExposureTime middle, SecondLies how) {
         return new CoverStripPlan(
-                series, direction, patch, breadth, place, Optional.of(other), Optional.of(middle), how);
+                series,
+                direction,
+                patch,
+                breadth,
+                place,
+                Optional.of(other),
+                Optional.of(middle),
+                how,
+                Optional.empty());
     }
 
     /** The same with so many times what the middle receives of the second light, where that has a time of its own. */
     public CoverStripPlan secondTimes(double factor) {
         return new CoverStripPlan(
-                series, direction, patch, breadth, place, second, secondMiddle.map(t -> t.times(factor)), lies);
+                series, direction, patch, breadth, place, second, secondMiddle.map(t -> t.times(factor)), lies, third);
     }
 
     /** The first light alone. */
@@ -117,12 +155,12 @@ public record CoverStripPlan(
 
     @Override
     public CoverStripPlan of(PatchSeries other, Length each) {
-        return new CoverStripPlan(other, direction, each, breadth, place, second, secondMiddle, lies);
+        return new CoverStripPlan(other, direction, each, breadth, place, second, secondMiddle, lies, third);
     }
 
     @Override
-    public Optional<Light> secondLight() {
-        return second;
+    public List<Light> otherLights() {
+        return Stream.concat(second.stream(), third.stream()).toList();
     }
 
     /** Steps and patches of {@code strip} about the base exposure, patches so long that they fill {@code room}. */

@@ -1,5 +1,6 @@
 package keyslate.core.test;
 
+import java.util.List;
 import java.util.Optional;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.Check;
@@ -31,12 +32,12 @@ public record GuessPlan(Optional<ExposureTime> time, double share, Optional<Spot
         if (second.isPresent() && rig.split().map(s -> s.second().light()).equals(second)) {
             throw Check.infeasible("second", "one of both parts has that light; choose another for the other half");
         }
-        return SecondRow.of(
+        return LightRows.of(
                 rig.split()
                         .map(split -> OnTop.sheet(split, middle, base, rig))
                         .orElseGet(() -> SinglesScript.guess(middle, rig)),
-                second,
-                second.map(other -> asDark(middle, other, rig)),
+                second.map(other -> new LightRows.Other(other, Optional.of(asDark(middle, other, rig)))).stream()
+                        .toList(),
                 rig,
                 middle,
                 false,
@@ -49,8 +50,8 @@ public record GuessPlan(Optional<ExposureTime> time, double share, Optional<Spot
     }
 
     @Override
-    public Optional<Light> secondLight() {
-        return second;
+    public List<Light> otherLights() {
+        return second.stream().toList();
     }
 
     @Override

@@ -1,5 +1,6 @@
 package keyslate.core.test;
 
+import java.util.List;
 import java.util.Optional;
 import keyslate.core.exposure.TestSeries;
 import keyslate.core.light.Light;
@@ -45,10 +46,10 @@ public record OpeningsPlan(
 
     @Override
     public TestScript script(ExposureTime base, TestRig rig) {
-        return SecondRow.of(
+        return LightRows.of(
                 OpeningsScript.of(this, base, rig),
-                second,
-                Optional.empty(),
+                second.map(l -> new LightRows.Other(l, Optional.empty())).stream()
+                        .toList(),
                 rig,
                 base,
                 direction.isAlong(),
@@ -71,8 +72,8 @@ public record OpeningsPlan(
     }
 
     @Override
-    public Optional<Light> secondLight() {
-        return second;
+    public List<Light> otherLights() {
+        return second.stream().toList();
     }
 
     private OpeningsPlan with(Optional<ExposureTime> other) {

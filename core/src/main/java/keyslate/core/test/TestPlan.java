@@ -1,5 +1,6 @@
 package keyslate.core.test;
 
+import java.util.List;
 import java.util.Optional;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
@@ -46,9 +47,9 @@ public sealed interface TestPlan permits TestPlan.OfSeries, OpeningsPlan, WedgeP
         return step().filter(s -> !before.step().equals(Optional.of(s)));
     }
 
-    /** The light of a second row on the same paper; none = one row. */
-    default Optional<Light> secondLight() {
-        return Optional.empty();
+    /** The lights of further rows on the same paper; none = one row. */
+    default List<Light> otherLights() {
+        return List.of();
     }
 
     /** How the pieces lie in a picture of them all. */

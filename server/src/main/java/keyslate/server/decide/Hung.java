@@ -71,7 +71,7 @@ record Hung(OnCord sheet, Rig now, List<OnCord> cord) {
             throw RefusedException.of(
                     "/marks/row",
                     "E_RANGE",
-                    rows() == 1 ? "It has one row of patches." : "It has two rows of patches.");
+                    rows() == 1 ? "It has one row of patches." : "It has " + rows() + " rows of patches.");
         }
         return rows() == 1 ? this : new Hung(sheet.row(row), now, cord);
     }

@@ -142,6 +142,7 @@ public record RecipeChange(
      * @param secondSeconds what the middle of a second row receives; 0 goes back to what keeps the print as dark
      * @param second light of a second row of a strip, or of the right half of one sheet; empty goes back to one light
      * @param lies where the second light of a strip falls: in a row BESIDE the first, on the same patches in the same steps (ON_TOP), or in steps ON_WHOLE of the first
+     * @param third the light of a third row beside a second one; empty = two rows
      */
     public record TestChange(
             @Nullable String kind,
@@ -174,11 +175,12 @@ public record RecipeChange(
             @Nullable String marks,
             @Nullable String second,
             @Nullable Double secondSeconds,
-            @Nullable SecondLies lies) {
+            @Nullable SecondLies lies,
+            @Nullable String third) {
         /** No change at all. */
         static final TestChange NOTHING = new TestChange(
                 null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-                null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+                null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
     }
 
     /** The local plan: the whole list of areas, or how holds are given (ONE_EXPOSURE or BURSTS). */

@@ -13,6 +13,7 @@ import keyslate.core.test.TestPlan;
 import keyslate.server.recipe.RecipeChange.TestChange;
 import keyslate.server.rig.Rig;
 import keyslate.server.test.Strips;
+import org.jspecify.annotations.Nullable;
 
 /** The edit of a covered strip. */
 final class StripEdit {
@@ -44,6 +45,8 @@ final class StripEdit {
         }
         StripDirection direction = edit.oneOf("/test/direction", change.direction(), now.direction());
         PatchSeries series = SeriesEdit.of(edit, rig.base(), now.series(), change);
+        Optional<Light> second = second(edit, rig, now.second(), change);
+        SecondLies lies = lies(edit, rig, now, change);
         return new CoverStripPlan(
                 series,
                 direction,
@@ -57,9 +60,15 @@ final class StripEdit {
                         new StripDirection[] {now.direction(), direction}),
                 Sizes.breadth(edit, rig, change.breadthMm(), now.breadth(), direction),
                 place(edit, now.place(), change),
-                second(edit, rig, now.second(), change),
+                second,
                 secondMiddle(edit, now, change),
-                lies(edit, rig, now, change));
+                lies,
+                lies == SecondLies.BESIDE && second.isPresent() ? third(edit, rig, now, change) : Optional.empty());
+    }
+
+    /** The light of a third row; a second row that is taken away, or laid on the first, takes it along. */
+    private static Optional<Light> third(Edit edit, Rig rig, CoverStripPlan now, TestChange change) {
+        return light(edit, rig, "/test/third", now.third(), change.third());
     }
 
     /** On the same patches only where a filter is chosen: packs on top of each other make one pack. */
@@ -93,17 +102,19 @@ final class StripEdit {
 
     /** The light of a second row; that of another kind of paper is dropped when the paper changed. */
     static Optional<Light> second(Edit edit, Rig rig, Optional<Light> now, TestChange change) {
-        if (change.second() == null) {
+        return light(edit, rig, "/test/second", now, change.second());
+    }
+
+    private static Optional<Light> light(
+            Edit edit, Rig rig, String pointer, Optional<Light> now, @Nullable String asked) {
+        if (asked == null) {
             return now.filter(l -> SpotEdit.reads(rig, l));
         }
-        if (change.second().isBlank()) {
+        if (asked.isBlank()) {
             return Optional.empty();
         }
         return edit.errors()
-                .check(
-                        "/test/second",
-                        now,
-                        () -> Optional.of(rig.medium().core().read(change.second())));
+                .check(pointer, now, () -> Optional.of(rig.medium().core().read(asked)));
     }
 
     /** Where a strip lies across the picture; none lets it be placed where it tells most. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import keyslate.core.light.Light;
 import keyslate.core.quantity.Stops;
 import keyslate.core.test.CoverStripPlan;
 import keyslate.server.Show;
@@ -93,15 +94,14 @@ public final class Differences {
     public static List<String> inWords(Rig before, Rig now) {
         List<String> words = new ArrayList<>();
         between(before, now).forEach(d -> words.add(d.words()));
-        if (!now.recipe().test().secondLight().equals(before.recipe().test().secondLight())) {
-            words.add(now.recipe()
-                    .test()
-                    .secondLight()
-                    .map(l -> l.notation()
-                            + (now.recipe().test() instanceof CoverStripPlan strip && strip.isOfBothLights()
-                                    ? " on the same patches"
-                                    : " beside it"))
-                    .orElse("one light again"));
+        List<Light> lights = now.recipe().test().otherLights();
+        if (!lights.equals(before.recipe().test().otherLights())) {
+            boolean onTop = now.recipe().test() instanceof CoverStripPlan strip && strip.isOfBothLights();
+            words.add(
+                    lights.isEmpty()
+                            ? "one light again"
+                            : Show.listed(lights.stream().map(Light::notation).toList())
+                                    + (onTop ? " on the same patches" : " beside it"));
         }
         now.recipe()
                 .test()

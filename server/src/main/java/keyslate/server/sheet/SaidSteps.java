@@ -42,8 +42,13 @@ final class SaidSteps {
             spoken.say("move-on");
         }
         boolean other = step.cues().contains(Cue.OTHER_HALF);
-        if (other || step.place() == 1 && facts.half(step.phases().get(0)) == 1) {
-            spoken.say(other ? "other-half" : "first-half");
+        int row = facts.row(step.phases().get(0));
+        if (other || step.place() == 1 && row == 1) {
+            if (facts.rows() > 2) {
+                spoken.say("all-but-row").number(row);
+            } else {
+                spoken.say(other ? "other-half" : "first-half");
+            }
             // Of openings one patch of it alone is free; else all of it.
             if (facts.test() == ScriptFacts.Test.OPENINGS) {
                 covered(spoken, step.phases().get(0));

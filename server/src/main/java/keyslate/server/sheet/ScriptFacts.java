@@ -25,8 +25,8 @@ final class ScriptFacts {
     /** What the card left free, in the order it was moved. */
     private final List<Part> covers;
 
-    /** The first of them on the other half of the paper; beyond the last where there is none. */
-    private final int otherRowFrom;
+    /** Where the covers of further rows begin. */
+    private final List<Integer> otherRowsFrom;
 
     private final Test test;
     /** Lights of the base, in the order they are given; none of a test. */
@@ -42,12 +42,11 @@ final class ScriptFacts {
                 .filter(p -> !p.isEmpty())
                 .distinct()
                 .toList();
-        this.otherRowFrom = steps.stream()
+        this.otherRowsFrom = steps.stream()
                 .filter(s -> s.cues().contains(Cue.OTHER_HALF))
-                .findFirst()
-                .flatMap(s -> s.phases().get(0).uncovered())
+                .flatMap(s -> s.phases().get(0).uncovered().stream())
                 .map(covers::indexOf)
-                .orElse(covers.size());
+                .toList();
         this.test = test(steps);
         this.baseLights = test == Test.NONE
                 ? steps.stream()
@@ -89,17 +88,28 @@ final class ScriptFacts {
     /** How often the card was moved before, on its row. */
     int moved(Phase phase) {
         int moved = phase.uncovered().map(covers::indexOf).orElse(0);
-        return moved < otherRowFrom ? moved : moved - otherRowFrom;
+        return otherRowsFrom.stream()
+                .filter(from -> from <= moved)
+                .reduce((first, last) -> last)
+                .map(from -> moved - from)
+                .orElse(moved);
     }
 
-    /** Whether two halves got different lights: 0 where it is one, else the half that a phase falls on, from 1. */
-    int half(Phase phase) {
-        boolean halves = otherRowFrom < covers.size();
-        return halves ? (phase.uncovered().map(covers::indexOf).orElse(0) < otherRowFrom ? 1 : 2) : 0;
+    /** How many rows got lights of their own; 1 as a rule. */
+    int rows() {
+        return otherRowsFrom.size() + 1;
     }
 
-    /** Whether its halves lie one above the other; else left and right. */
-    boolean halvesAreRows() {
+    /** The row that a phase falls on, from 1; 0 where there is but one. */
+    int row(Phase phase) {
+        int at = phase.uncovered().map(covers::indexOf).orElse(0);
+        return otherRowsFrom.isEmpty()
+                ? 0
+                : 1 + (int) otherRowsFrom.stream().filter(from -> from <= at).count();
+    }
+
+    /** Whether its rows lie one above the other; else side by side. */
+    boolean rowsAreAbove() {
         return covers.get(0).height() < 1;
     }
 

@@ -148,9 +148,13 @@ public final class StepWords {
                 words.add(pieceTaken(step));
             }
         }
-        if (step.cues().contains(Cue.OTHER_HALF)) {
+        int row = facts.row(step.phases().get(0));
+        boolean otherRow = step.cues().contains(Cue.OTHER_HALF);
+        if (facts.rows() > 2 && (otherRow || step.place() == 1)) {
+            words.add("Cards over all but the " + side(row));
+        } else if (otherRow) {
             words.add("Card off the " + side(2) + ", over the " + side(1));
-        } else if (step.place() == 1 && facts.half(step.phases().get(0)) == 1) {
+        } else if (step.place() == 1 && row == 1) {
             words.add("Card over the " + side(2));
         }
         if (step.cues().contains(Cue.MOVE_PAPER)) {
@@ -241,13 +245,13 @@ public final class StepWords {
     /** How many patches lie under the card: one more with every move; or which one alone does not. */
     private String covered(Phase phase) {
         int moved = facts.moved(phase);
-        int half = facts.half(phase);
+        int row = facts.row(phase);
         if (facts.test() == ScriptFacts.Test.OPENINGS) {
-            return (half > 0 ? Show.capital(side(half)) + ", patch " : "Patch ") + (moved + 1)
+            return (row > 0 ? Show.capital(side(row)) + ", patch " : "Patch ") + (moved + 1)
                     + " alone free of the card";
         }
-        if (half > 0 && moved == 0) {
-            return Show.capital(side(half));
+        if (row > 0 && moved == 0) {
+            return Show.capital(side(row));
         }
         return switch (moved) {
             case 0 -> "Whole strip";
@@ -256,9 +260,14 @@ public final class StepWords {
         };
     }
 
-    /** Which half of the paper: the first or the second. */
-    private String side(int half) {
-        return facts.halvesAreRows() ? (half == 1 ? "upper row" : "lower row") : half == 1 ? "left half" : "right half";
+    /** Which row of the paper, from 1. */
+    private String side(int row) {
+        boolean middle = row > 1 && row < facts.rows();
+        if (facts.rowsAreAbove()) {
+            return middle ? "middle row" : row == 1 ? "upper row" : "lower row";
+        }
+        String share = facts.rows() > 2 ? " third" : " half";
+        return (middle ? "middle" : row == 1 ? "left" : "right") + share;
     }
 
     private String name(String key) {

@@ -2,6 +2,8 @@ package keyslate.server.test;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import keyslate.core.light.Light;
 import keyslate.core.script.ExposureStep;
 import keyslate.core.script.LampWay;
@@ -36,7 +38,7 @@ final class StripKind extends TestKind<CoverStripPlan> {
             return "Each patch shows another part of the picture, and both parts of the split together: neither filter alone is told.";
         }
         return plan.second().isPresent()
-                ? "Each patch shows another part of the picture, and each row its half of the strip: lay it where a tone runs through both."
+                ? "Each patch shows another part of the picture, and each row its part of the strip: lay it where a tone runs through all."
                 : "Each patch shows another part of the picture: a tone is seen at one time only.";
     }
 
@@ -64,11 +66,15 @@ final class StripKind extends TestKind<CoverStripPlan> {
         if (plan.isOfBothLights()) {
             return ofBoth(plan, script);
         }
-        int inRow = script.patches().size() / 2;
-        TestScript.Patch first = script.patches().get(0);
-        TestScript.Patch below = script.patches().get(inRow);
-        return "Two rows of " + inRow + ": " + first.light().notation() + ", " + fromTo(script, 0, inRow - 1) + "; "
-                + below.light().notation() + ", " + fromTo(script, inRow, 2 * inRow - 1) + ".";
+        int rows = 1 + plan.otherLights().size();
+        int inRow = script.patches().size() / rows;
+        return (rows == 2 ? "Two" : "Three") + " rows of " + inRow + ": "
+                + IntStream.range(0, rows)
+                        .mapToObj(
+                                row -> script.patches().get(row * inRow).light().notation() + ", "
+                                        + fromTo(script, row * inRow, (row + 1) * inRow - 1))
+                        .collect(Collectors.joining("; "))
+                + ".";
     }
 
     private static String ofBoth(CoverStripPlan plan, TestScript script) {

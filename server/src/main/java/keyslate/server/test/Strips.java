@@ -1,5 +1,6 @@
 package keyslate.server.test;
 
+import java.util.List;
 import java.util.Optional;
 import keyslate.core.exposure.CheckStrip;
 import keyslate.core.light.Light;
@@ -69,7 +70,7 @@ public final class Strips {
     }
 
     /**
-     * The first strip of a negative whose time was carried over, as fine as first strips of this bench have turned out to need (EXP-43), with a row a grade harder beside it where a filter is chosen; none where that is not
+     * The first strip of a negative whose time was carried over, as fine as first strips of this bench have turned out to need (EXP-43), with rows through the next harder and the next softer filter beside it where one is chosen; none where that is not
      * known, or no finer than for an unknown negative.
      */
     public static Optional<CoverStripPlan> ofBench(Rig rig, CoverStripPlan now) {
@@ -82,7 +83,7 @@ public final class Strips {
                 .guesses(rig.paper().id(), rig.enlarger().id())
                 .map(g -> CheckStrip.first(rig.base(), g.missed(), g.slates()))
                 .filter(s -> s.step().compareTo(CheckStrip.first(rig.base()).step()) < 0)
-                .map(s -> now.as(s, room(rig, now.direction())).inRows(harder(rig)));
+                .map(s -> now.as(s, room(rig, now.direction())).inRows(beside(rig)));
     }
 
     /** What is said of it. */
@@ -97,6 +98,14 @@ public final class Strips {
                         .map(g -> fine.series().patches() + " × "
                                 + Show.stopsApart(fine.series().step()) + ": carried times missed by "
                                 + Show.stopsApart(g.missed()) + " here, " + g.slates() + " slates"));
+    }
+
+    private static List<Light> beside(Rig rig) {
+        return rig.medium().choosesFilter()
+                ? rig.light().toFilter().neighbours().stream()
+                        .map(Light::filter)
+                        .toList()
+                : List.of();
     }
 
     /** A light a grade harder, for a second row; softer at the end of the set; none where no filter is chosen. */

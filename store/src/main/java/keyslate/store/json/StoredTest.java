@@ -49,6 +49,7 @@ import org.jspecify.annotations.Nullable;
  * @param second light of a second row of a strip, or of the right half of one sheet; null = one light
  * @param secondSeconds what the middle of a second row receives; null = what keeps the print as dark
  * @param lies where the second light falls: BESIDE, ON_TOP (same patches, same steps) or ON_WHOLE (in steps on the whole first part); null = BESIDE
+ * @param third light of a third row of a strip; null = two rows at most
  */
 public record StoredTest(
         String kind,
@@ -76,7 +77,8 @@ public record StoredTest(
         @Nullable String marks,
         @Nullable String second,
         @Nullable Double secondSeconds,
-        @Nullable String lies) {
+        @Nullable String lies,
+        @Nullable String third) {
     /** The kind of a covered strip. */
     public static final String STRIP = "STRIP";
 
@@ -94,6 +96,7 @@ public record StoredTest(
             draft.secondSeconds =
                     strip.secondMiddle().map(ExposureTime::inSeconds).orElse(null);
             draft.lies = strip.isOfBothLights() ? strip.lies().name() : null;
+            draft.third = strip.third().map(Light::notation).orElse(null);
             return draft.strip(strip.direction(), strip.patch(), strip.breadth())
                     .done();
         }
@@ -154,7 +157,8 @@ public record StoredTest(
                         optional(place),
                         toSecond(),
                         time(secondSeconds),
-                        CoverStripPlan.SecondLies.valueOf(or(lies, CoverStripPlan.SecondLies.BESIDE.name())));
+                        CoverStripPlan.SecondLies.valueOf(or(lies, CoverStripPlan.SecondLies.BESIDE.name())),
+                        optional(third).map(Light::of));
             case SAME_SPOT -> new SameSpotPlan(toSeries(), toDirection(), mm(patchMm), mm(breadthMm), toSpot());
             case OPENINGS ->
                 new OpeningsPlan(
@@ -261,6 +265,7 @@ public record StoredTest(
         private @Nullable String second;
         private @Nullable Double secondSeconds;
         private @Nullable String lies;
+        private @Nullable String third;
 
         Draft(String kind) {
             this.kind = kind;
@@ -318,7 +323,8 @@ public record StoredTest(
                     marks,
                     second,
                     secondSeconds,
-                    lies);
+                    lies,
+                    third);
         }
     }
 }

@@ -171,8 +171,7 @@ public final class MonoByTests {
         CheckStrip strip = CheckStrip.first(base, bench.guesses());
         PatchSeries wide = PatchSeries.stops(strip.step(), 2, strip.patches());
         return switch (kind) {
-            case COVER, DIALS ->
-                cover(wide).inRows(bench.start().isPresent() ? Optional.of(aGradeHarder(light)) : Optional.empty());
+            case COVER, DIALS -> cover(wide).inRows(bench.start().isPresent() ? beside(light) : List.of());
             case SAME_SPOT -> new SameSpotPlan(wide, StripDirection.DARK_RIGHT, SIZE, SIZE, Optional.empty());
             case PIECES -> new PiecesPlan(wide, List.of(), PieceMarks.Way.CORNERS, SIZE, SIZE, Optional.empty());
             case OPENINGS ->
@@ -191,6 +190,10 @@ public final class MonoByTests {
             case PRESSES -> cover(wide.pressed(PatchSeries.FAR_PRESSES));
             case SPLIT -> throw new IllegalStateException("a split is printed by MonoBySplit");
         };
+    }
+
+    private static List<Light> beside(Light light) {
+        return light.toFilter().neighbours().stream().map(Light::filter).toList();
     }
 
     private Light aGradeHarder(Light light) {

@@ -28,7 +28,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /** Two lights on one paper; grade 4 takes twice the time here. */
-class SecondRowTest {
+class LightRowsTest {
     private static List<SheetPatches.Patch> patches(TestScript script) {
         return SheetPatches.of(script.steps(), LAG, s -> s.receivedSeconds(LAG)).patches();
     }
@@ -60,6 +60,53 @@ class SecondRowTest {
             assertThat(second.place().height()).isCloseTo(beside.height(), within(1e-9));
             assertThat(script.patches().get(i).total().inSeconds()).isCloseTo(first.plannedSeconds(), within(1e-6));
         }
+    }
+
+    @ParameterizedTest
+    @EnumSource(StripDirection.class)
+    void aThirdRowLiesBesideTheSecond(StripDirection direction) {
+        CoverStripPlan plan = new CoverStripPlan(
+                        strip(5, 0.5).series(),
+                        direction,
+                        Length.ofMm(24),
+                        Length.ofMm(60),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty())
+                .inRows(List.of(HARD, SOFT));
+        assertThat(plan.otherLights()).containsExactly(HARD, SOFT);
+        TestScript script = plan.script(seconds(10), rig(LampWay.SWITCHED));
+        assertThat(script.steps().stream().filter(s -> s.cues().contains(Cue.OTHER_HALF)))
+                .hasSize(2);
+        List<SheetPatches.Patch> patches = patches(script);
+        assertThat(patches).hasSize(15);
+        assertThat(patches.stream().map(p -> p.step().light()).distinct()).containsExactly(LIGHT, HARD, SOFT);
+        for (int i = 0; i < 15; i++) {
+            Part place = patches.get(i).place();
+            double across = direction.isAlong() ? place.top() : place.left();
+            assertThat(across).isCloseTo(i / 5 / 3.0, within(1e-9));
+            assertThat(direction.isAlong() ? place.height() : place.width()).isCloseTo(1 / 3.0, within(1e-9));
+            double times = i / 5 == 1 ? 2 : 1;
+            assertThat(patches.get(i).receivedSeconds() / patches.get(i % 5).receivedSeconds())
+                    .isCloseTo(times, within(0.05));
+        }
+        assertThatThrownBy(() -> plan.inRows(List.of(HARD, HARD)).script(seconds(10), rig(LampWay.SWITCHED)))
+                .hasMessageContaining("the same light");
+        assertThatThrownBy(() -> new CoverStripPlan(
+                        plan.series(),
+                        direction,
+                        plan.patch(),
+                        plan.breadth(),
+                        plan.place(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        CoverStripPlan.SecondLies.BESIDE,
+                        Optional.of(SOFT)))
+                .hasMessageContaining("beside a second");
+        assertThat(plan.onTop(HARD, seconds(4), CoverStripPlan.SecondLies.ON_TOP)
+                        .third())
+                .isEmpty();
+        assertThat(plan.followingBase().third()).contains(SOFT);
     }
 
     @Test
@@ -104,7 +151,7 @@ class SecondRowTest {
         TestScript script = plan.script(seconds(10), rig(LampWay.SWITCHED));
         assertThat(script.steps().get(0).set().inSeconds()).isCloseTo(14 + LAG.inSeconds(), within(0.06));
         assertThat(script.steps().get(3).set().inSeconds()).isCloseTo(28 + LAG.inSeconds(), within(0.06));
-        assertThat(plan.secondLight()).contains(HARD);
+        assertThat(plan.otherLights()).containsExactly(HARD);
     }
 
     @Test
