@@ -29,6 +29,7 @@ import keyslate.core.script.Phase;
 import keyslate.core.script.Settings;
 import keyslate.core.script.StripDirection;
 import keyslate.core.script.WedgeDisc;
+import keyslate.core.test.CoverStripPlan;
 import keyslate.core.test.GuessPlan;
 import keyslate.core.test.OpeningsPlan;
 import keyslate.core.test.PatchSeries;
@@ -125,6 +126,23 @@ class SpokenTest {
                 .isEqualTo("Set grade 3. Card off the lower row, over the upper row. Lens to f/8, 4 clicks from open."
                         + " Lower row, patch 1 alone free of the card");
         assertThat(words(plan).get(4).words()).isEqualTo("Lower row, patch 2 alone free of the card");
+    }
+
+    @Test
+    void ofThreeRowsAllButOneLieUnderCards() {
+        CoverStripPlan plan = new CoverStripPlan(
+                        PatchSeries.stops(Stops.of(1), 2, 3),
+                        StripDirection.DARK_BOTTOM,
+                        SIZE,
+                        SIZE,
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty())
+                .inRows(List.of(Light.filter(GradeFilter.G3), Light.filter(GradeFilter.G1)));
+        assertThat(said(plan, 0)).containsExactly("all-but-row", "n1");
+        assertThat(said(plan, 3)).containsExactly("set-grade", "n3", "all-but-row", "n2");
+        assertThat(words(plan).get(3).before()).isEqualTo("Set grade 3. Cards over all but the middle third");
+        assertThat(words(plan).get(6).words()).isEqualTo("Right third");
     }
 
     @Test

@@ -68,7 +68,9 @@ class BenchStripHttpTest extends ApplicationTest {
         JsonNode fine = ok(http().edit(third, "test/forThisBench", true)).get("test");
         assertThat(fine.get("plan").get("patches").asInt()).isEqualTo(15);
         assertThat(fine.get("plan").get("stepStops").asDouble()).isLessThan(0.26);
-        assertThat(fine.get("plan").get("second").asString()).startsWith("grade ");
+        assertThat(fine.get("plan").get("second").asString()).isEqualTo("grade 2½");
+        assertThat(fine.get("plan").get("third").asString()).isEqualTo("grade 1½");
+        assertThat(fine.get("headline").asString()).startsWith("Three rows of 15: grade 2, ");
         assertThat(fine.hasNonNull("benchStrip")).isFalse();
         // A time of one's own is not carried over: nothing is known of it.
         http().edit(third, "base/seconds", 14);

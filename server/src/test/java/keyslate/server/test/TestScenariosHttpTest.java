@@ -90,6 +90,63 @@ class TestScenariosHttpTest extends OnATestSlate {
                 .isEqualTo(5);
     }
 
+    /** A third row lies beside the second: each is made, said and read by itself, and it goes with the second. */
+    @Test
+    void aStripInThreeRowsIsReadRowByRow() {
+        String slate = slate(frame, grey, 0, Map.of("apertureMark", 8));
+        assertThat(http().edit(slate, "test/third", "grade 1")
+                        .json()
+                        .get("test")
+                        .hasNonNull("third"))
+                .isFalse();
+        JsonNode test = plan(
+                slate,
+                Map.of(
+                        "centreSeconds",
+                        10.0,
+                        "stepStops",
+                        0.25,
+                        "patches",
+                        5,
+                        "second",
+                        "grade 3½",
+                        "third",
+                        "grade 1½"));
+        assertThat(figures(test.get("patches"), "row")).hasSize(15).contains(1.0, 2.0, 3.0);
+        assertThat(test.get("script").get(0).get("before").asString()).isEqualTo("Cards over all but the upper row");
+        JsonNode turn = test.get("script").get(10);
+        assertThat(turn.get("before").asString()).isEqualTo("Set grade 1½. Cards over all but the lower row");
+        assertThat(turn.get("said").toString()).contains("all-but-row", "n3");
+        assertThat(test.get("script").get(5).get("words").asString()).isEqualTo("Middle row");
+        assertThat(test.get("script").get(12).get("words").asString()).isEqualTo("Cover patches 1 to 2");
+        assertThat(http().edit(slate, "test/third", "grade 9").pointers()).containsExactly("/test/third");
+        JsonNode sheet = expose(slate, "STRIP");
+        JsonNode soft = proposal(sheet, Map.of("whitesAt", 2, "row", 3));
+        assertThat(soft.get("light").get("notation").asString()).isEqualTo("grade 1½");
+        take(slate, sheet, Map.of("whitesAt", 2, "row", 3));
+        take(slate, sheet, Map.of("whitesAt", 2, "row", 2));
+        JsonNode all = proposal(sheet, Map.of("whitesAt", 2));
+        assertThat(all.get("restsOn").toString()).contains("Strip 1, row 2, said", "Strip 1, row 3, said");
+        assertThat(http().post(
+                                "/api/sheets/" + sheet.get("id").asString() + "/readings/proposal",
+                                Map.of("whitesAt", 2, "row", 4))
+                        .pointers())
+                .containsExactly("/marks/row");
+        JsonNode same = plan(
+                slate,
+                Map.of(
+                        "third",
+                        http().slate(slate)
+                                .get("standing")
+                                .get("test")
+                                .get("plan")
+                                .get("second")
+                                .asString()));
+        assertThat(same.get("problem").asString()).contains("the same light");
+        assertThat(plan(slate, Map.of("second", "")).get("plan").hasNonNull("third"))
+                .isFalse();
+    }
+
     /** No patch is black: the grade goes harder by what is missing at least; a black that is there tells more. */
     @Test
     void aBlackThatIsNotOnTheStripIsABound() {
