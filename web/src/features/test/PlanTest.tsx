@@ -149,7 +149,13 @@ function Patches({ slate }: Pick<SlateContext, "slate">) {
         {patches.map((p) => (
           <tr key={p.number}>
             <td>{p.number}</td>
-            {named && <td>{inRows ? `${p.name}, ${p.light.notation.replace("grade ", "")}` : p.name}</td>}
+            {named && (
+              <td>
+                {inRows && p.name !== p.light.notation
+                  ? `${p.name}, ${p.light.notation.replace("grade ", "")}`
+                  : p.name}
+              </td>
+            )}
             <td>{seconds(p.totalSeconds)} s</td>
             {!marked && (
               <td>{Math.abs(p.stopsFromCentre) < 1 / 24 ? "centre" : stopsWithUnit(p.stopsFromCentre)}</td>

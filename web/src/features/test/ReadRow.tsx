@@ -39,7 +39,7 @@ export function ReadRow(props: SlateContext & { strip: SheetView; switcher: Reac
           <p className="note">
             <kbd>R</kbd> goes to the {rows.length > 2 ? "next" : "other"} row.{" "}
             {unread.length > 0
-              ? `Not read yet: ${unread.join(" and ")}.`
+              ? `Not read yet: ${unread.join(", ")}.`
               : `${rows.length > 2 ? "All" : "Both"} are read, and ${rows.length > 2 ? "all" : "both"} count.`}
           </p>
         </>
