@@ -82,14 +82,11 @@ function Contrast({ slate, edit }: SlateContext) {
   const set = () => {
     if (settled) take.mutate(asked);
   };
-  const half = () => {
-    const second = found?.one.light.notation;
-    if (second === undefined) return;
+  const half = (second: string) =>
     edit.mutate(
       { test: { kind: "GUESS", second } },
       { onSuccess: () => void navigate(`/slates/${slate.id}/test?sheet=plan`) },
     );
-  };
   useKeys({
     o: () => takeWay("ONE_FILTER"),
     t: () => !graded && takeWay("TWO_FILTERS"),
@@ -196,6 +193,7 @@ function Contrast({ slate, edit }: SlateContext) {
             strips={standing.data.strips}
             onAsk={setAsked}
             onPlan={planStrips}
+            onHalf={split && !wanted ? half : undefined}
           />
         )}
         {found?.dials && (
@@ -220,7 +218,9 @@ function Contrast({ slate, edit }: SlateContext) {
                 : `What the tone should be in the print; ${graded ? "the time follows, and which paper grade would hold it" : "the filter and the time follow"}. What you do not move stays as near as one curve lets it.`
           }
           restsOn={wanted && found ? found.restsOn : []}
-          error={proposal.error?.message ?? take.error?.message ?? strips.error?.message}
+          error={
+            proposal.error?.message ?? take.error?.message ?? strips.error?.message ?? edit.error?.message
+          }
         >
           <Button
             type="primary"
@@ -235,7 +235,7 @@ function Contrast({ slate, edit }: SlateContext) {
             way === "ONE_FILTER" &&
             !split &&
             found.one.light.notation !== slate.base.light.notation && (
-              <Button className="on-dark-quiet" onClick={half}>
+              <Button className="on-dark-quiet" onClick={() => half(found.one.light.notation)}>
                 Half and half on one sheet
               </Button>
             )}

@@ -23,8 +23,12 @@ export function TwoFilters(props: {
   onAsk: (change: (now: Asked) => Asked) => void;
   /** Plans the strips that a split starts from. */
   onPlan: (lies: Lies) => void;
+  /** Plans a sheet half and half: both parts as they stand, and one filter. None where they do not stand yet. */
+  onHalf: ((light: string) => void) | undefined;
 }) {
-  const { asked, proposal } = props;
+  const { asked, proposal, onHalf } = props;
+  const one = proposal?.one.light.notation;
+  const oneIsAPart = proposal?.parts.some((p) => p.light.notation === one) ?? true;
   const of = (light: string) => props.strips.find((s) => s.light.notation === light);
   const soft = of(asked.soft ?? "grade 00");
   const hard = of(asked.hard ?? "grade 5");
@@ -83,6 +87,11 @@ export function TwoFilters(props: {
       <button type="button" className="link" onClick={() => props.onPlan("ON_WHOLE")}>
         Plan the hard part in steps on the whole soft one
       </button>
+      {onHalf && one !== undefined && !oneIsAPart && (
+        <button type="button" className="link" onClick={() => onHalf(one)}>
+          Both parts and {one}, half and half on one sheet
+        </button>
+      )}
       {proposal && (
         <p className="note">
           In one filter: nearest {proposal.one.light.notation}, {seconds(proposal.one.seconds)} s. The paper

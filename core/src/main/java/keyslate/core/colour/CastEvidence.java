@@ -1,7 +1,7 @@
 package keyslate.core.colour;
 
 import java.util.List;
-import java.util.function.ToDoubleFunction;
+import keyslate.core.numeric.LeastSquares;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.FilterShift;
@@ -10,10 +10,10 @@ import keyslate.core.quantity.QuantityException;
 /**
  * The pack that all judgements of a cast so far speak for together, instead of the last one alone.
  *
- * <p>COL-28: filter by filter a cast is taken as V = (n − p)/k + error, p the points the patch was printed with, n
- * those that make it neutral, k the viewing-filter factor of COL-06. The error of a judgement is 3 points, and 15 % of
- * the cast, because strong casts are seen on a flatter part of the curve; k is known to a quarter. Weighed least
- * squares over 1/k and n/k, the known k as one more observation. So the first strong casts tell the factor, and the
+ * <p>COL-28: a cast is taken as V = G·(n − p) + error, each in magenta and yellow: p the points the patch was printed with, n
+ * those that make it neutral, G what one point of the pack shows as through the filters of a kit. Its diagonal is 1/k, k the viewing-filter factor of COL-06: believed to
+ * {@value #FACTOR_DOUBT} of itself, in magenta and yellow alike to {@value #COLOURS_APART}; beside it stands what a filter absorbs of the other colour, {@value #SIDE} of 1/k. The error of a judgement is 3 points, and
+ * 15 % of the cast, because strong casts are seen on a flatter part of the curve. Least squares over n and G. So the first strong casts tell the factors, and the
  * nearly neutral patches tell the pack. Derived in docs/formulas/colour.md.
  */
 public final class CastEvidence {
@@ -26,9 +26,24 @@ public final class CastEvidence {
     public static final double SETTLED_POINTS = 0.75;
 
     private static final double SHARE_OF_CAST = 0.15;
-    private static final double FACTOR_DOUBT = 0.25;
-    /** The slope 1/k that is found may be this many times flatter or steeper than the one that was assumed. */
-    private static final double SLOPE_REACH = 2;
+    private static final double FACTOR_DOUBT = 0.35;
+    private static final double COLOURS_APART = 0.2;
+    private static final double SIDE = 0.15;
+    /** What is found of 1/k may be this many times less or more than what was assumed. */
+    private static final double FACTOR_REACH = 2;
+
+    private static final int MOST_ROUNDS = 200;
+    private static final double STANDS = 1e-10;
+    /** The first rounds go this share of their way: far from neutral the rows are not straight. */
+    private static final double CAUTION = 0.7;
+
+    private static final int CAUTIOUS_ROUNDS = 5;
+
+    // The unknowns: the neutral pack, then G row by row.
+    private static final int MAGENTA = 0;
+    private static final int YELLOW = 1;
+    private static final int PACK = 2;
+    private static final int ALL = 6;
 
     private CastEvidence() {}
 
@@ -70,51 +85,101 @@ public final class CastEvidence {
             throw new QuantityException(QuantityException.Kind.WRONG_SHAPE, "patches", "judge at least one patch");
         }
         Check.within("viewing-filter factor", factor, 0.2, 1, "");
-        Line magenta = line(patches, p -> p.pack().inMagenta() - p.pack().inCyan(), Judged::magenta, factor);
-        Line yellow = line(patches, p -> p.pack().inYellow() - p.pack().inCyan(), Judged::yellow, factor);
-        FilterPack pack = NeutralRemoval.of(FilterShift.of(0, held(magenta.points()), held(yellow.points())))
+        double[] found = start(patches, 1 / factor);
+        LeastSquares.Solution solution = rows(patches, found, 1 / factor).solve();
+        double moved = Double.MAX_VALUE;
+        for (int round = 0; round < MOST_ROUNDS && moved > STANDS; round++) {
+            double share = round < CAUTIOUS_ROUNDS ? CAUTION : 1;
+            moved = 0;
+            for (int i = 0; i < ALL; i++) {
+                double step = share * (solution.figures()[i] - found[i]);
+                found[i] += step;
+                moved = Math.max(moved, Math.abs(step));
+            }
+            hold(patches, found, 1 / factor);
+            solution = rows(patches, found, 1 / factor).solve();
+        }
+        FilterPack pack = NeutralRemoval.of(FilterShift.of(0, held(found[MAGENTA]), held(found[YELLOW])))
                 .pack();
-        return new Estimate(pack, Math.max(magenta.uncertainty(), yellow.uncertainty()));
+        double[][] covariance = solution.covariance();
+        return new Estimate(pack, Math.sqrt(Math.max(covariance[MAGENTA][MAGENTA], covariance[YELLOW][YELLOW])));
     }
 
-    private record Line(double points, double uncertainty) {}
+    /** As the last patch alone says at the factor that is believed. */
+    private static double[] start(List<Judged> patches, double assumed) {
+        Judged last = patches.get(patches.size() - 1);
+        return new double[] {
+            points(last, MAGENTA) + last.magenta() / assumed,
+            points(last, YELLOW) + last.yellow() / assumed,
+            assumed,
+            0,
+            0,
+            assumed
+        };
+    }
 
-    private static Line line(
-            List<Judged> patches, ToDoubleFunction<Judged> points, ToDoubleFunction<Judged> cast, double factor) {
-        double assumed = 1 / factor;
-        // Points are counted from the last patch, so that the two unknowns hardly depend on each other.
-        double origin = points.applyAsDouble(patches.get(patches.size() - 1));
-        double slopeWeight = 1 / square(FACTOR_DOUBT * assumed);
-        double n = 0;
-        double np = 0;
-        double npp = slopeWeight;
-        double nv = 0;
-        double npv = -slopeWeight * assumed;
+    private static LeastSquares rows(List<Judged> patches, double[] about, double assumed) {
+        LeastSquares rows = new LeastSquares(ALL);
+        rows.add(new double[] {0, 0, 1, 0, 0, 0}, assumed, FACTOR_DOUBT * assumed);
+        rows.add(new double[] {0, 0, 0, 0, 0, 1}, assumed, FACTOR_DOUBT * assumed);
+        rows.add(new double[] {0, 0, 1, 0, 0, -1}, 0, COLOURS_APART * assumed);
+        rows.add(new double[] {0, 0, 0, 1, 0, 0}, 0, SIDE * assumed);
+        rows.add(new double[] {0, 0, 0, 0, 1, 0}, 0, SIDE * assumed);
         for (Judged patch : patches) {
-            double p = points.applyAsDouble(patch) - origin;
-            double v = cast.applyAsDouble(patch);
-            double weight = 1 / (square(EYE_POINTS) + square(SHARE_OF_CAST * v));
-            n += weight;
-            np += weight * p;
-            npp += weight * p * p;
-            nv += weight * v;
-            npv += weight * p * v;
+            double magenta = about[MAGENTA] - points(patch, MAGENTA);
+            double yellow = about[YELLOW] - points(patch, YELLOW);
+            double spread = spread(patch);
+            // G·(n − p) is straightened about what was found before: each of its products counts for n and for G.
+            rows.add(
+                    new double[] {about[2], about[3], magenta, yellow, 0, 0},
+                    patch.magenta() + about[2] * about[MAGENTA] + about[3] * about[YELLOW],
+                    spread);
+            rows.add(
+                    new double[] {about[4], about[5], 0, 0, magenta, yellow},
+                    patch.yellow() + about[4] * about[MAGENTA] + about[5] * about[YELLOW],
+                    spread);
         }
-        // v = at − slope·p; determinant above 0 because the assumed slope always counts.
-        double determinant = n * npp - np * np;
-        double slope = -(n * npv - np * nv) / determinant;
-        slope = Math.max(assumed / SLOPE_REACH, Math.min(assumed * SLOPE_REACH, slope));
-        double at = (nv + slope * np) / n;
-        double neutral = at / slope;
-        double variance = (npp - 2 * neutral * np + neutral * neutral * n) / determinant / square(slope);
-        return new Line(origin + neutral, Math.sqrt(variance));
+        return rows;
+    }
+
+    /** Factors beyond their reach are held there, and the pack follows from them. */
+    private static void hold(List<Judged> patches, double[] found, double assumed) {
+        double least = assumed / FACTOR_REACH;
+        double most = assumed * FACTOR_REACH;
+        boolean within = found[2] >= least && found[2] <= most && found[5] >= least && found[5] <= most;
+        if (within) {
+            return;
+        }
+        found[2] = Math.max(least, Math.min(most, found[2]));
+        found[5] = Math.max(least, Math.min(most, found[5]));
+        LeastSquares rows = new LeastSquares(PACK);
+        for (Judged patch : patches) {
+            double magenta = points(patch, MAGENTA);
+            double yellow = points(patch, YELLOW);
+            double spread = spread(patch);
+            rows.add(
+                    new double[] {found[2], found[3]},
+                    patch.magenta() + found[2] * magenta + found[3] * yellow,
+                    spread);
+            rows.add(
+                    new double[] {found[4], found[5]}, patch.yellow() + found[4] * magenta + found[5] * yellow, spread);
+        }
+        double[] pack = rows.solve().figures();
+        found[MAGENTA] = pack[MAGENTA];
+        found[YELLOW] = pack[YELLOW];
+    }
+
+    /** Points of a filter beyond those of cyan. */
+    private static double points(Judged patch, int filter) {
+        FilterPack pack = patch.pack();
+        return (filter == MAGENTA ? pack.inMagenta() : pack.inYellow()) - pack.inCyan();
+    }
+
+    private static double spread(Judged patch) {
+        return Math.hypot(EYE_POINTS, SHARE_OF_CAST * Math.hypot(patch.magenta(), patch.yellow()));
     }
 
     private static double held(double points) {
         return Math.max(-FilterPack.MOST / 2, Math.min(FilterPack.MOST / 2, points));
-    }
-
-    private static double square(double x) {
-        return x * x;
     }
 }

@@ -23,10 +23,10 @@ import keyslate.core.trial.printer.MonoCraftRules;
 import keyslate.core.trial.printer.ProofStart;
 import keyslate.core.trial.printer.ProofTable;
 import keyslate.core.trial.world.PrintError;
-import keyslate.core.trial.world.SimulatedColour;
 import keyslate.core.trial.world.SimulatedMono;
 import keyslate.core.trial.world.SimulatedMove;
 import keyslate.core.trial.world.SimulatedProof;
+import keyslate.core.trial.world.TestedColour;
 import keyslate.core.trial.world.TestedMono;
 
 /**
@@ -204,7 +204,7 @@ public final class Trial {
     }
 
     private static List<PrintError> colour(long seed, double steady, Function<ColourDarkroom, List<Exposed>> method) {
-        SimulatedColour world = new SimulatedColour(seed, steady);
+        TestedColour world = new TestedColour(seed, steady);
         return errors(method.apply(world), world::errorOf);
     }
 

@@ -34,7 +34,8 @@ class CastEvidenceTest {
     void aNeutralPatchSettlesNothingByOneLookButByFour() {
         Judged neutral = new Judged(STANDING, 0, 0);
         Estimate once = CastEvidence.weighed(List.of(neutral), BELIEVED);
-        assertThat(once.pack()).isEqualTo(STANDING);
+        assertThat(once.pack().inMagenta()).isCloseTo(STANDING.inMagenta(), within(1e-9));
+        assertThat(once.pack().inYellow()).isCloseTo(STANDING.inYellow(), within(1e-9));
         assertThat(once.uncertaintyPoints()).isCloseTo(BELIEVED * CastEvidence.EYE_POINTS, within(1e-9));
         assertThat(once.isSettled()).isFalse();
         Estimate four = CastEvidence.weighed(Collections.nCopies(4, neutral), BELIEVED);
@@ -59,6 +60,25 @@ class CastEvidenceTest {
         assertThat(found.pack().inYellow()).isCloseTo(yellow, within(0.8));
     }
 
+    /** Filters that differ in their factor and absorb of each other's colour, strong casts first. */
+    @ParameterizedTest
+    @MethodSource("keyslate.core.Draws#seeds")
+    void eachColourOfAKitHasItsFactorAndASideOfTheOther(long seed) {
+        RandomGenerator random = Draws.from(seed);
+        double magenta = random.nextDouble(0.4, 0.8);
+        double yellow = magenta * random.nextDouble(0.85, 1.15);
+        double side = random.nextDouble(0.05, 0.2);
+        List<Judged> patches = new ArrayList<>();
+        for (double[] pack : new double[][] {{30, 50}, {60, 70}, {45, 45}, {52, 62}, {49, 58}, {50, 60}}) {
+            double m = (50 - pack[0]) / magenta;
+            double y = (60 - pack[1]) / yellow;
+            patches.add(new Judged(FilterPack.of(0, pack[0], pack[1]), m - side * y, y - side * m));
+        }
+        Estimate found = CastEvidence.weighed(patches, BELIEVED);
+        assertThat(found.pack().inMagenta()).isCloseTo(50, within(0.5));
+        assertThat(found.pack().inYellow()).isCloseTo(60, within(0.5));
+    }
+
     @ParameterizedTest
     @MethodSource("keyslate.core.Draws#fewSeeds")
     void theOrderOfJudgementsDoesNotMatterAndOneMoreNeverMakesItLessSure(long seed) {
@@ -77,8 +97,10 @@ class CastEvidenceTest {
         assertThat(again.pack().inMagenta()).isCloseTo(found.pack().inMagenta(), within(1e-6));
         assertThat(again.uncertaintyPoints()).isCloseTo(found.uncertaintyPoints(), within(1e-6));
         patches.add(patches.get(0));
+        // A look may teach that a point of the kit is worth more of the pack than was believed: all looks are then
+        // worth less.
         assertThat(CastEvidence.weighed(patches, BELIEVED).uncertaintyPoints())
-                .isLessThan(found.uncertaintyPoints() + 0.05);
+                .isLessThan(found.uncertaintyPoints() + 0.2);
     }
 
     @Test

@@ -73,6 +73,16 @@ class ContrastIT extends JourneyTest {
         assertThat(Pixels.firstAgainst(page().screenshot(), Pixels::isSafe)).isEmpty();
         page().keyboard().press("e");
         assertThat(page().getByLabel("Enlarger: the standing recipe")).containsText("00 and 5");
+        // Both parts beside the one filter that they are worth, and both are kept.
+        printer.goesTo("Contrast");
+        page().getByText(Pattern.compile("^Both parts and grade .*, half and half on one sheet$"))
+                .click();
+        assertThat(printer.verdict()).containsText("One sheet, both parts, ");
+        printer.presses("Expose one sheet");
+        printer.givesAllLightAndHangs();
+        printer.taps(page().getByTestId("strip-taps"), 0.25, 0.5);
+        assertThat(printer.verdict()).containsText("Keep both parts");
+        printer.presses("Set grade 00");
         printer.goesTo("Print");
         printer.presses("Expose print");
         assertThat(printer.runWords()).containsText("Base 1 of 2");

@@ -49,7 +49,7 @@ public final class SimulatedMono implements MonoDarkroom {
                 + Stops.of(fate.bell(GUESS_SPREAD_STOPS)).toLogExposure();
         FilterLight light = through(GradeFilter.G2.grade());
         lightLog = needed(highlight, VariableContrastPaper.HIGHLIGHT_NET, light) - guess;
-        eye = new Eye(fate.seed(), 0);
+        eye = new Eye(fate.seed());
     }
 
     /** Light through a filter as this batch sees it, per second of the model's lamp. */

@@ -54,7 +54,7 @@ public final class SimulatedProof implements ProofTable {
                 + FilmCurve.BASE_AND_FOG
                 - light.blueLog();
         noise = new Fate(fate.seed());
-        eye = new Eye(fate.seed(), 0);
+        eye = new Eye(fate.seed());
     }
 
     /** Densities of a scene, darkest tone first. */

@@ -112,7 +112,7 @@ public final class TestedMono implements TestTable, PictureTable {
         next(fate);
         openingFate = new Fate(fate.seed());
         openings.put(0.0, 0.0);
-        eye = new Eye(fate.seed(), 0);
+        eye = new Eye(fate.seed());
     }
 
     private void next(Fate fate) {
