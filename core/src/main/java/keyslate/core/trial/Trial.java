@@ -44,6 +44,7 @@ public final class Trial {
     private static final int LOCAL_PIECES = 4;
 
     private static final int COLOUR_PIECES = 3;
+    private static final int SCAN_PIECES = 2;
     /** The proof itself: a start, which a strip follows. */
     private static final int PROOF_PIECES = 1;
 
@@ -163,8 +164,7 @@ public final class Trial {
                         Advice.CORE_ONLY,
                         COLOUR_PIECES,
                         s -> colour(s, steady, ColourByEye::withRingArounds)),
-                new Method(
-                        "colour-scan", Advice.CORE_ONLY, COLOUR_PIECES, s -> colour(s, steady, ColourByScan::follow)),
+                new Method("colour-scan", Advice.CORE_ONLY, SCAN_PIECES, s -> colour(s, steady, ColourByScan::follow)),
                 new Method("local", Advice.CORE_ONLY, LOCAL_PIECES, s -> local(new SimulatedMono(s))),
                 new Method(
                         "proof-start",

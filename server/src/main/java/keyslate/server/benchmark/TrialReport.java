@@ -108,7 +108,7 @@ public final class TrialReport {
                 .append(
                         "Within the goal: 1/12 stop and a quarter grade after 2 pieces (an area: after 2 of its own), or 1/12 stop and")
                 .append(
-                        " ΔE00 2 after 3; a start from a proof: 1/3 stop; a print with another set-up: 1/6 stop. Limits: share of errors within the 95 % limit stated.\n");
+                        " ΔE00 2 after 3, by scan after 2; a start from a proof: 1/3 stop; a print with another set-up: 1/6 stop. Limits: share of errors within the 95 % limit stated.\n");
         if (asked.world() == World.FOREIGN) {
             text.append("A foreign world: within means twice of that.\n");
         }
