@@ -28,7 +28,7 @@ export function ofRow(sheet: SheetView, row: number): SheetView {
 
 /** What each row of a test is called by where it lies: one above the other, or side by side. */
 export function namesOfRows(sheet: SheetView): string[] {
-  const above = (sheet.patches[0]?.place.height ?? 1) < 1;
+  const above = placeOfRow(sheet, 1).height < 0.99;
   const ends = above ? ["Upper", "Lower"] : ["Left", "Right"];
   return rowsOf(sheet).length > 2 ? [ends[0] ?? "", "Middle", ends[1] ?? ""] : ends;
 }
