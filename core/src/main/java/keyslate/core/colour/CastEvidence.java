@@ -1,5 +1,6 @@
 package keyslate.core.colour;
 
+import java.util.Arrays;
 import java.util.List;
 import keyslate.core.numeric.LeastSquares;
 import keyslate.core.quantity.Check;
@@ -31,6 +32,9 @@ public final class CastEvidence {
     private static final double SIDE = 0.15;
     /** What is found of 1/k may be this many times less or more than what was assumed. */
     private static final double FACTOR_REACH = 2;
+
+    /** Less than the least factor, so that G can be turned round. */
+    private static final double MOST_SIDE = 0.4;
 
     private static final int MOST_ROUNDS = 200;
     private static final double STANDS = 1e-10;
@@ -142,16 +146,18 @@ public final class CastEvidence {
         return rows;
     }
 
-    /** Factors beyond their reach are held there, and the pack follows from them. */
+    /** Factors and sides beyond their reach are held there, so that two colours never look like one, and the pack follows from them. */
     private static void hold(List<Judged> patches, double[] found, double assumed) {
-        double least = assumed / FACTOR_REACH;
-        double most = assumed * FACTOR_REACH;
-        boolean within = found[2] >= least && found[2] <= most && found[5] >= least && found[5] <= most;
-        if (within) {
+        double[] stood = found.clone();
+        for (int i : new int[] {2, 5}) {
+            found[i] = Math.max(assumed / FACTOR_REACH, Math.min(assumed * FACTOR_REACH, found[i]));
+        }
+        for (int i : new int[] {3, 4}) {
+            found[i] = Math.max(-MOST_SIDE * assumed, Math.min(MOST_SIDE * assumed, found[i]));
+        }
+        if (Arrays.equals(stood, found)) {
             return;
         }
-        found[2] = Math.max(least, Math.min(most, found[2]));
-        found[5] = Math.max(least, Math.min(most, found[5]));
         LeastSquares rows = new LeastSquares(PACK);
         for (Judged patch : patches) {
             double magenta = points(patch, MAGENTA);

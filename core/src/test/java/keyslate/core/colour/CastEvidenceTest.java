@@ -121,6 +121,23 @@ class CastEvidenceTest {
         assertThat(magenta).isCloseTo(80 + 30 * BELIEVED * 2, within(1.0));
     }
 
+    /** Looks that no print could give, one against the other: the answer is a pack, and says how sure. */
+    @ParameterizedTest
+    @MethodSource("keyslate.core.Draws#seeds")
+    void looksThatMakeNoSenseStillGiveAPack(long seed) {
+        RandomGenerator random = Draws.from(seed);
+        List<Judged> patches = new ArrayList<>();
+        for (int i = random.nextInt(1, 9); i > 0; i--) {
+            double same = random.nextBoolean() ? 50 : random.nextDouble(0, 300);
+            FilterPack pack = FilterPack.of(0, same, random.nextBoolean() ? same : random.nextDouble(0, 300));
+            patches.add(new Judged(pack, random.nextDouble(-400, 400), random.nextDouble(-400, 400)));
+        }
+        Estimate found = CastEvidence.weighed(patches, random.nextDouble(0.2, 1));
+        assertThat(found.uncertaintyPoints()).isFinite().isPositive();
+        assertThat(found.pack().inMagenta()).isBetween(0.0, FilterPack.MOST);
+        assertThat(found.pack().inYellow()).isBetween(0.0, FilterPack.MOST);
+    }
+
     @Test
     void nothingJudgedAndWrongFactorsAreRefused() {
         assertThatThrownBy(() -> CastEvidence.weighed(List.of(), BELIEVED)).isInstanceOf(QuantityException.class);
