@@ -97,13 +97,11 @@ public record Patches(List<OnPaper> all) {
         });
         boolean openings = differ(steps.stream().map(ExposureStep::opening).toList());
         boolean lights = differ(steps.stream().map(ExposureStep::light).toList());
+        // Where both parts of a split lie on every patch none is called by them.
+        boolean alike = found.patches().stream().allMatch(SheetPatches.Patch::isOfSeveralLights);
         List<OnPaper> all = new ArrayList<>();
         for (SheetPatches.Patch patch : found.patches()) {
-            String name = openings
-                    ? Show.aperture(patch.step().opening())
-                    : lights && !patch.isOfSeveralLights()
-                            ? patch.step().light().notation()
-                            : "";
+            String name = openings ? Show.aperture(patch.step().opening()) : lights && !alike ? lights(patch) : "";
             all.add(new OnPaper(
                     patch,
                     pieces.get(patch.piece() - 1),

@@ -18,6 +18,7 @@ import keyslate.server.sheet.SheetAssembler;
 import keyslate.server.subject.Subject;
 import keyslate.server.web.ConflictException;
 import keyslate.server.web.NotFoundException;
+import keyslate.server.web.RefusedException;
 import keyslate.store.Database;
 import keyslate.store.slate.Recipe;
 import keyslate.store.slate.RecipeRepository;
@@ -83,16 +84,17 @@ public class ComputedPrints {
     }
 
     /**
-     * The same for another asker, whose pictures overtake each other but none of those of the slate's pages; none where nothing was scanned, or where it was overtaken.
+     * The same for another asker, whose pictures overtake each other but none of those of the slate's pages; none where nothing was scanned, where it was overtaken, or where such a change could not be set.
+     *
+     * @throws keyslate.core.quantity.QuantityException when the side is out of range
      */
     public Optional<byte[]> beside(String asker, String slateId, RecipeChange change, Shape shape) {
-        Shown shown = shown(slateId, change);
-        if (!shown.rig().subject().hasPicture()) {
-            return Optional.empty();
-        }
         try {
-            return Optional.of(bmp(slateId + " " + asker, shown, shape));
-        } catch (ConflictException overtaken) {
+            Shown shown = shown(slateId, change);
+            return shown.rig().subject().hasPicture()
+                    ? Optional.of(bmp(slateId + " " + asker, shown, shape))
+                    : Optional.empty();
+        } catch (ConflictException | RefusedException none) {
             return Optional.empty();
         }
     }

@@ -203,6 +203,7 @@ class SplitSumHttpTest extends ApplicationTest {
         String sheet = oneSheet(Map.of("kind", "GUESS", "second", "grade 2"));
         JsonNode patches = http().slate(slate).get("sheets").get(0).get("patches");
         assertThat(patches.get(0).get("light").asString()).isEqualTo("grade 00 + grade 5");
+        assertThat(patches.get(0).get("name").asString()).isEqualTo("grade 00 + grade 5");
         assertThat(patches.get(0).get("stopsFromMiddle").asDouble()).isCloseTo(0, within(0.02));
         assertThat(patches.get(1).get("light").asString()).isEqualTo("grade 2");
         assertThat(patches.get(1).get("stopsFromMiddle").asDouble()).isCloseTo(0, within(0.02));
