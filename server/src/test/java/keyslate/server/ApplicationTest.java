@@ -4,6 +4,10 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.List;
 import java.util.Map;
 import keyslate.store.Database;
@@ -33,6 +37,7 @@ import tools.jackson.databind.JsonNode;
 public abstract class ApplicationTest {
     private static final double FEW_SHEETS = 3;
     private static final Path DATA = temporary();
+    private static Class<?> lastOnTheBench;
 
     @LocalServerPort
     private int port;
@@ -45,6 +50,19 @@ public abstract class ApplicationTest {
 
     @Autowired
     private StoresRepository stores;
+
+    /** What one class of tests leaves on the bench is not what the next one finds: benches learn. */
+    @BeforeEach
+    void eachClassFindsTheDemoBench() throws SQLException {
+        if (getClass() != lastOnTheBench) {
+            lastOnTheBench = getClass();
+            Path demo = DATA.resolve("as-it-was.db");
+            try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + database.file());
+                    Statement statement = connection.createStatement()) {
+                statement.executeUpdate((Files.exists(demo) ? "restore from " : "backup to ") + "'" + demo + "'");
+            }
+        }
+    }
 
     /** All tests of this kind print from the same few boxes. */
     @BeforeEach
