@@ -17,42 +17,20 @@ import { useSlateChange } from "../../shared/api/slate";
 import { useKeys } from "../../shared/keys/keys";
 import { HandIn } from "../../shared/scan/HandIn";
 import { Ways } from "../../shared/ui/Choice";
-import { Swatch } from "../../shared/ui/LightName";
 import { NextStepButton } from "../../shared/ui/NextStep";
 import { Doubt } from "../../shared/ui/Doubt";
 import { OwnRecipe } from "../../shared/ui/OwnRecipe";
 import { Verdict } from "../../shared/ui/Verdict";
-import { seconds, signedStops } from "../../shared/units/format";
+import { number, seconds, signedStops } from "../../shared/units/format";
 import { Rose } from "./Rose";
+import { LookFields } from "./LookFields";
+import { BESIDES, type Beside, type Choosing, type ColourLook, MOST_LOOKS, type Way, lookOf } from "./casts";
 import { FACTORS, type Kit, keepKit, knownKit } from "./kit";
 
 type Cast = Schemas["Cast"];
-type Way = NonNullable<Cast["way"]>;
-type Hue = NonNullable<Cast["hue"]>;
 
-const HUES: readonly { hue: Hue; filter: string; cast: string; clears: string }[] = [
-  { hue: "C", filter: "cyan", cast: "too cyan", clears: "too red" },
-  { hue: "M", filter: "magenta", cast: "too magenta", clears: "too green" },
-  { hue: "Y", filter: "yellow", cast: "too yellow", clears: "too blue" },
-  { hue: "R", filter: "red", cast: "too red", clears: "too cyan" },
-  { hue: "G", filter: "green", cast: "too green", clears: "too magenta" },
-  { hue: "B", filter: "blue", cast: "too blue", clears: "too yellow" },
-];
-/** Strengths of a kit, and what lies between two of them. */
-const STRENGTHS: readonly { points: number; label: string }[] = [
-  { points: 5, label: "5" },
-  { points: 7.5, label: "between" },
-  { points: 10, label: "10" },
-  { points: 15, label: "between" },
-  { points: 20, label: "20" },
-  { points: 30, label: "not enough" },
-];
-const BY_EYE: readonly { points: number; label: string }[] = [
-  { points: 5, label: "a trace" },
-  { points: 10, label: "slightly" },
-  { points: 20, label: "clearly" },
-  { points: 40, label: "strongly" },
-];
+/** How strong named casts are shown while nothing is known: a first pack may be far off. */
+const FIRST_SCALE = 4;
 const DENSITIES = [-1 / 2, -1 / 4, 0, 1 / 4, 1 / 2] as const;
 
 interface Answer {
@@ -96,32 +74,48 @@ function NothingYet(props: { slate: SlateView }) {
 
 function Judging({ slate, sheet, hung }: SlateContext & { sheet: SheetView; hung: readonly SheetView[] }) {
   const [way, setWay] = useState<Way>("VIEWING_FILTER");
-  const [hue, setHue] = useState<Hue>();
-  const [neutral, setNeutral] = useState(false);
-  const [points, setPoints] = useState<number>();
+  const [chosen, setChosen] = useState<Choosing>({});
+  const [earlier, setEarlier] = useState<readonly ColourLook[]>([]);
+  const [beside, setBeside] = useState<Beside>("NOTHING");
+  const [alone, setAlone] = useState(false);
   const [density, setDensity] = useState(0);
   const [kit, setKit] = useState(knownKit);
-  const said = neutral || (hue !== undefined && points !== undefined);
+  const weighed = useWeighed(slate);
+  const look = lookOf(way, chosen);
+  const looks = look ? [...earlier, look] : earlier;
+  const said = looks.length > 0;
+  // Shown as strong as the pack was open when the first of these looks was had.
+  const scale = weighed?.nameScale ?? FIRST_SCALE;
   const cast: Cast = {
     way,
-    hue: neutral ? undefined : hue,
-    points: neutral ? 0 : points,
+    looks: [...looks],
+    beside,
     densityStops: density,
-    factor: way === "VIEWING_FILTER" ? FACTORS[kit ?? "STRENGTH"] : undefined,
+    alone,
+    ...(way === "VIEWING_FILTER" ? { factor: FACTORS[kit ?? "STRENGTH"] } : { scale }),
   };
   const proposal = useProposal(sheet.id, cast, said, slate.recipeId);
-  const weighed = useWeighed(slate);
   const judge = useJudge(slate.id, sheet.id, cast);
-  const choose = (chosen: Hue) => {
-    setHue(chosen);
-    setNeutral(false);
+  const again = () => {
+    if (!look || looks.length >= MOST_LOOKS) return;
+    setEarlier(looks);
+    setChosen({});
+  };
+  const startOver = () => {
+    setChosen({});
+    setEarlier([]);
+  };
+  const turnTo = (other: Way) => {
+    if (other !== way) startOver();
+    setWay(other);
   };
   useKeys({
-    v: () => setWay("VIEWING_FILTER"),
-    a: () => setWay("BY_NAME"),
+    v: () => turnTo("VIEWING_FILTER"),
+    a: () => turnTo("BY_NAME"),
+    g: again,
+    y: () => setBeside(beside === "NOTHING" ? "CARD" : "NOTHING"),
   });
   const filter = way === "VIEWING_FILTER";
-  const chosen = HUES.find((h) => h.hue === hue);
   const last = sheet.decisions.filter((d) => d.way !== undefined).at(-1);
   return (
     <>
@@ -150,7 +144,7 @@ function Judging({ slate, sheet, hung }: SlateContext & { sheet: SheetView; hung
             { value: "VIEWING_FILTER", label: "Viewing filter" },
             { value: "BY_NAME", label: "By name" },
           ]}
-          onChange={setWay}
+          onChange={turnTo}
         />
         {filter && (
           <KitQuestion
@@ -161,36 +155,31 @@ function Judging({ slate, sheet, hung }: SlateContext & { sheet: SheetView; hung
             }}
           />
         )}
-        <h3>{filter ? "Through which filter is the grey right?" : "What cast has the grey?"}</h3>
-        <div className="hues" role="group" aria-label={filter ? "Viewing filter" : "Cast"}>
-          {HUES.map((h) => (
-            <button
-              key={h.hue}
-              type="button"
-              aria-label={filter ? h.filter : h.cast}
-              aria-pressed={!neutral && hue === h.hue}
-              onClick={() => choose(h.hue)}
-            >
-              <Swatch letter={h.hue} />
-              <span>{filter ? h.filter : h.cast}</span>
-            </button>
-          ))}
+        <LookFields way={way} scale={scale} chosen={chosen} onChange={setChosen} />
+        <LookedAgain looks={looks.length} canAgain={look !== undefined} onAgain={again} onOver={startOver} />
+        <div className="beside-line">
+          <span>Beside it</span>
+          <Ways<Beside>
+            label="What lies beside the print"
+            value={beside}
+            ways={BESIDES}
+            onChange={setBeside}
+          />
         </div>
-        <Steps
-          label={chosen && !neutral ? strengthWords(filter, chosen) : "How strong?"}
-          options={filter ? STRENGTHS : BY_EYE}
-          value={neutral ? undefined : points}
-          onChange={setPoints}
-        />
-        <button type="button" className="link" aria-pressed={neutral} onClick={() => setNeutral(!neutral)}>
-          {filter ? "No filter helps, it is neutral" : "No cast, it is neutral"}
-        </button>
-        <Steps
-          label="Density: + needs more light"
-          options={DENSITIES.map((d) => ({ points: d, label: signedStops(d) }))}
-          value={density}
-          onChange={setDensity}
-        />
+        <Densities value={density} onChange={setDensity} />
+        {weighed && (
+          <Ways<"ALL" | "ALONE">
+            label="Which looks count"
+            value={alone ? "ALONE" : "ALL"}
+            ways={[
+              { value: "ALL", label: "All looks so far" },
+              { value: "ALONE", label: "This one alone" },
+            ]}
+            onChange={(which) => setAlone(which === "ALONE")}
+          />
+        )}
+        {filter && weighed?.kit && <Learned kit={weighed.kit} />}
+        {weighed?.steady?.found && <Steady steady={weighed.steady} />}
         {last && (
           <p className="note">
             On record: {last.headline} {last.remark && `“${last.remark}”`}
@@ -210,9 +199,7 @@ function Judging({ slate, sheet, hung }: SlateContext & { sheet: SheetView; hung
           onAnswer={(answer) =>
             judge.mutate(answer, {
               onSuccess: () => {
-                setHue(undefined);
-                setPoints(undefined);
-                setNeutral(false);
+                startOver();
                 setDensity(0);
               },
             })
@@ -223,37 +210,63 @@ function Judging({ slate, sheet, hung }: SlateContext & { sheet: SheetView; hung
   );
 }
 
-function strengthWords(filter: boolean, chosen: (typeof HUES)[number]): string {
-  if (!filter) return `How much ${chosen.cast}?`;
-  const name = chosen.filter;
-  return `${name.charAt(0).toUpperCase()}${name.slice(1)}: the print is ${chosen.clears}. How strong?`;
+/** A look is worth more the more often it is had, each time with rested eyes and nothing marked. */
+function LookedAgain(props: { looks: number; canAgain: boolean; onAgain: () => void; onOver: () => void }) {
+  if (props.looks === 0) return null;
+  return (
+    <p className="field-hint colour-looks">
+      {props.looks === 1 ? "One look." : `${String(props.looks)} looks, all of them count.`}{" "}
+      <button type="button" className="link" disabled={!props.canAgain} onClick={props.onAgain}>
+        Look again <kbd>G</kbd>
+      </button>{" "}
+      <button type="button" className="link" onClick={props.onOver}>
+        Start over
+      </button>
+    </p>
+  );
 }
 
-function Steps(props: {
-  label: string;
-  options: readonly { points: number; label: string }[];
-  value: number | undefined;
-  onChange: (value: number) => void;
-}) {
+function Densities(props: { value: number; onChange: (stops: number) => void }) {
   return (
-    <div className="wish" role="group" aria-label={props.label}>
+    <div className="wish" role="group" aria-label="Density: + needs more light">
       <p>
-        <span>{props.label}</span>
+        <span>Density: + needs more light</span>
       </p>
       <div className="wish-line">
-        {props.options.map((option) => (
+        {DENSITIES.map((stops) => (
           <button
-            key={option.points}
+            key={stops}
             type="button"
-            aria-label={option.label === "between" ? `between, about ${String(option.points)}` : option.label}
-            aria-pressed={option.points === props.value}
-            onClick={() => props.onChange(option.points)}
+            aria-label={signedStops(stops)}
+            aria-pressed={stops === props.value}
+            onClick={() => props.onChange(stops)}
           >
-            {option.label}
+            {signedStops(stops)}
           </button>
         ))}
       </div>
     </div>
+  );
+}
+
+function Learned({ kit }: { kit: Schemas["KitView"] }) {
+  const five = (factor: number) => number(5 * factor);
+  return (
+    <p className="field-hint">
+      This kit&rsquo;s 5 moves the pack by {five(kit.magentaFactor)} M or {five(kit.yellowFactor)} Y, ±{" "}
+      {Math.round(100 * kit.limitShare)} %, learned from {kit.looks} {kit.looks === 1 ? "look" : "looks"}.
+    </p>
+  );
+}
+
+function Steady({ steady }: { steady: Schemas["SteadyView"] }) {
+  const part = (points: number, more: string, less: string) =>
+    `${number(Math.abs(points))} ${points > 0 ? more : less}`;
+  return (
+    <p className="field-hint">
+      In this light your eye sees a neutral as {part(steady.magentaPoints, "magenta", "green")} and{" "}
+      {part(steady.yellowPoints, "yellow", "blue")}, ± {number(steady.limitPoints)}: taken off.
+    </p>
   );
 }
 

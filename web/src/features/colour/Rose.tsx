@@ -18,7 +18,8 @@ export function Rose(props: {
   const others = onePerPack(props.sheets, props.looked);
   const places = others.map((s) => placeOf(s.light, middle));
   const aim = target && placeOf(target, middle);
-  const reach = reachOf(aim ? [...places, aim] : places);
+  const region = props.neutral?.region.map((p) => placeOf(packOf(p), middle));
+  const reach = reachOf([...places, ...(aim ? [aim] : []), ...(region ?? [])]);
   const share = (p: RosePlace): RosePlace => ({ x: (RIM * p.x) / reach, y: (RIM * p.y) / reach });
   return (
     <div className="rose" role="img" aria-label={roseWords(props.looked, target)}>
@@ -40,7 +41,6 @@ export function Rose(props: {
             />
           );
         })}
-        {aim && <Aim at={share(aim)} radius={uncertain(props.neutral, reach)} />}
       </svg>
       {RAYS.map((ray, i) => (
         <span
@@ -57,7 +57,14 @@ export function Rose(props: {
         <Lying key={sheet.id} sheet={sheet} place={share(places[i] ?? { x: 0, y: 0 })} />
       ))}
       <Lying sheet={props.looked} place={{ x: 0, y: 0 }} looked />
-      <p className="rose-scale">The middle ring is {reach / 2} points of this head.</p>
+      <svg viewBox="-100 -100 200 200" className="rose-over" aria-hidden="true">
+        {region && <path className="region" d={outline(region.map(share))} />}
+        {aim && <Aim at={share(aim)} />}
+      </svg>
+      <p className="rose-scale">
+        The middle ring is {reach / 2} points of this head.
+        {region && " Neutral lies within the line, 19 in 20."}
+      </p>
     </div>
   );
 }
@@ -66,16 +73,21 @@ function roseWords(looked: SheetView, target: LightView | undefined): string {
   return `${looked.label} at ${looked.light.notation}${target ? `; neutral lies at ${target.notation}` : ""}`;
 }
 
-function uncertain(neutral: Schemas["ColourView"] | undefined, reach: number): number {
-  return neutral ? Math.max(4, (100 * RIM * 2 * neutral.uncertaintyPoints) / reach) : 6;
+/** A place on the plane as a light of magenta and yellow; below nothing stands for cyan. */
+function packOf(point: Schemas["PackPoint"]): Pick<LightView, "points"> {
+  return { points: [0, point.magenta, point.yellow] };
 }
 
-function Aim(props: { at: RosePlace; radius: number }) {
+function outline(places: readonly RosePlace[]): string {
+  const corners = places.map((p) => `${(100 * p.x).toFixed(2)} ${(100 * p.y).toFixed(2)}`);
+  return `M ${corners.join(" L ")} Z`;
+}
+
+function Aim(props: { at: RosePlace }) {
   const x = 100 * props.at.x;
   const y = 100 * props.at.y;
   return (
     <g className="aim">
-      <circle cx={x} cy={y} r={props.radius} />
       <path d={`M ${String(x - 3)} ${String(y)} h 6 M ${String(x)} ${String(y - 3)} v 6`} />
     </g>
   );

@@ -10,13 +10,13 @@ const COS = Math.sqrt(3) / 2;
 const SMALLEST_REACH = 10;
 
 /** Magenta and yellow of a pack without its neutral part. */
-function chroma(light: LightView): { magenta: number; yellow: number } {
+function chroma(light: Pick<LightView, "points">): { magenta: number; yellow: number } {
   const [cyan = 0, magenta = 0, yellow = 0] = light.points;
   return { magenta: magenta - cyan, yellow: yellow - cyan };
 }
 
 /** Where a pack lies seen from another: more magenta in the beam is up (the print greener), more yellow right and down (bluer). */
-export function placeOf(light: LightView, middle: LightView): RosePlace {
+export function placeOf(light: Pick<LightView, "points">, middle: LightView): RosePlace {
   const a = chroma(light);
   const b = chroma(middle);
   const magenta = a.magenta - b.magenta;

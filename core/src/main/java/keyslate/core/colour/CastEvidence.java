@@ -1,38 +1,39 @@
 package keyslate.core.colour;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import keyslate.core.colour.CastLook.Against;
+import keyslate.core.colour.KitFactors.Known;
 import keyslate.core.numeric.LeastSquares;
-import keyslate.core.quantity.Check;
 import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.FilterShift;
 import keyslate.core.quantity.QuantityException;
 
 /**
- * The pack that all judgements of a cast so far speak for together, instead of the last one alone.
+ * The pack that all looks at a cast so far speak for together, whatever way they were had, instead of the last one alone.
  *
- * <p>COL-28: a cast is taken as V = G·(n − p) + error, each in magenta and yellow: p the points the patch was printed with, n
- * those that make it neutral, G what one point of the pack shows as through the filters of a kit. Its diagonal is 1/k, k the viewing-filter factor of COL-06: believed to
- * {@value #FACTOR_DOUBT} of itself, in magenta and yellow alike to {@value #COLOURS_APART}; beside it stands what a filter absorbs of the other colour, {@value #SIDE} of 1/k. The error of a judgement is 3 points, and
- * 15 % of the cast, because strong casts are seen on a flatter part of the curve. Least squares over n and G. So the first strong casts tell the factors, and the
- * nearly neutral patches tell the pack. Derived in docs/formulas/colour.md.
+ * <p>COL-28: a look is taken as V = w·G·(n − p) + e·b + error, each in magenta and yellow: p the points the patch was printed with, n those that make it neutral, G what one
+ * point of the pack shows as by its way ({@link CastWay}; for a kit of viewing filters its diagonal is 1/k of COL-06, beside it what a filter absorbs of the other
+ * colour), w the gradient of the paper where the patch was judged (COL-14), b an error that stays the same from look to look: of this eye in this light, or of the grey
+ * card that was laid beside. Least squares over n, each way's G, and b. So the first strong casts tell the factors, the nearly neutral patches tell the pack, and an eye's
+ * steady error is told by what is not of that eye. Derived in docs/formulas/colour.md.
  */
 public final class CastEvidence {
-    /** How well an eye tells a cast, points of a viewing filter. */
-    public static final double EYE_POINTS = 3;
+    /** Known to this, in CC, a pack needs no further judging: with it the neutral is within ΔE00 2 in 19 of 20 trials. */
+    public static final double SETTLED_POINTS = 0.65;
 
-    /**
-     * Known to this, in CC, a pack needs no further judging: with it the neutral is within ΔE00 2 in 19 of 20 trials.
-     */
-    public static final double SETTLED_POINTS = 0.75;
+    /** The steady error of an eye in its light, points of a viewing filter, one standard deviation: ± 4. */
+    public static final double STEADY_POINTS = 2;
 
-    private static final double SHARE_OF_CAST = 0.15;
-    private static final double FACTOR_DOUBT = 0.35;
-    private static final double COLOURS_APART = 0.2;
-    private static final double SIDE = 0.15;
+    private static final double CARD_POINTS = 1;
+    private static final double MEASURED_CARD_POINTS = 0.25;
     /** What is found of 1/k may be this many times less or more than what was assumed. */
     private static final double FACTOR_REACH = 2;
-
     /** Less than the least factor, so that G can be turned round. */
     private static final double MOST_SIDE = 0.4;
 
@@ -42,147 +43,287 @@ public final class CastEvidence {
     private static final double CAUTION = 0.7;
 
     private static final int CAUTIOUS_ROUNDS = 5;
+    /** A steady error that is taken as it stands. */
+    private static final double PINNED = 1e-6;
 
-    // The unknowns: the neutral pack, then G row by row.
+    // The unknowns: the neutral pack, the eye's and the card's steady error, then G of each way row by row.
     private static final int MAGENTA = 0;
     private static final int YELLOW = 1;
-    private static final int PACK = 2;
-    private static final int ALL = 6;
+    private static final int EYE = 2;
+    private static final int CARD = 4;
+    private static final int FACTORS = 6;
+    private static final int OF_A_WAY = 4;
 
-    private CastEvidence() {}
+    private final List<CastLook> looks;
+    private final Map<CastWay, KitFactors> beliefs = new EnumMap<>(CastWay.class);
+    private final List<CastWay> ways;
+    private final int unknowns;
+
+    private CastEvidence(List<CastLook> looks, List<KitFactors> beliefs) {
+        this.looks = looks;
+        for (KitFactors belief : beliefs) {
+            this.beliefs.put(belief.way(), belief);
+        }
+        ways = looks.stream().map(CastLook::way).distinct().sorted().toList();
+        for (CastWay way : ways) {
+            this.beliefs.putIfAbsent(way, KitFactors.believed(way));
+        }
+        unknowns = FACTORS + OF_A_WAY * ways.size();
+    }
 
     /**
-     * One patch as it was judged.
+     * What the looks speak for.
      *
-     * @param pack what it was printed with
-     * @param magenta strength of the magenta cast in points of a viewing filter; negative = green
-     * @param yellow strength of the yellow cast; negative = blue
+     * @param pack what to set next, without neutral density
+     * @param uncertaintyPoints one standard deviation of the filter that is known less well, CC, as far as more looks can lessen it
+     * @param region where neutral lies, in points of magenta and yellow beyond those of cyan, steady errors included
+     * @param factors what was found of each way that was used
+     * @param steady what the eye adds to a neutral by itself, where something that is not of that eye tells
      */
-    public record Judged(FilterPack pack, double magenta, double yellow) {
-        public Judged {
-            magenta = Check.within("magenta cast", magenta, -FilterPack.MOST, FilterPack.MOST, "points");
-            yellow = Check.within("yellow cast", yellow, -FilterPack.MOST, FilterPack.MOST, "points");
+    public record Estimate(
+            FilterPack pack,
+            double uncertaintyPoints,
+            Region region,
+            List<KitFactors> factors,
+            Optional<SteadyError> steady) {
+        /** Whether no further test for colour is worth its paper. */
+        public boolean isSettled() {
+            return uncertaintyPoints <= SETTLED_POINTS;
+        }
+
+        /** What was found of a way. */
+        public Optional<KitFactors> of(CastWay way) {
+            return factors.stream().filter(f -> f.way() == way).findFirst();
         }
     }
 
     /**
-     * What the judgements speak for.
+     * Where a pack lies: a middle with variances, CC squared.
      *
-     * @param pack what to set next, without neutral density
-     * @param uncertaintyPoints one standard deviation of the filter that is known less well, CC
+     * @param both covariance of magenta and yellow
      */
-    public record Estimate(FilterPack pack, double uncertaintyPoints) {
-        /** Whether no further test for colour is worth its paper. */
-        public boolean isSettled() {
-            return uncertaintyPoints <= SETTLED_POINTS;
+    public record Region(double magenta, double yellow, double ofMagenta, double both, double ofYellow) {}
+
+    /**
+     * A cast that an eye sees in a neutral, points of a viewing filter.
+     *
+     * @param spread one standard deviation of either
+     */
+    public record SteadyError(double magenta, double yellow, double spread) {
+        /** Whether it exceeds its own 95 % limits. */
+        public boolean isFound() {
+            return Math.hypot(magenta, yellow) > 2 * spread;
         }
     }
 
     /**
      * The pack to set next.
      *
-     * @param patches at least one
-     * @param factor k of COL-06 as it is believed, 0.2 to 1
+     * @param looks at least one
+     * @param beliefs of kits and eyes that are known from before; every other way is believed as {@link CastWay} says
      */
-    public static Estimate weighed(List<Judged> patches, double factor) {
-        if (patches.isEmpty()) {
-            throw new QuantityException(QuantityException.Kind.WRONG_SHAPE, "patches", "judge at least one patch");
+    public static Estimate weighed(List<CastLook> looks, List<KitFactors> beliefs) {
+        if (looks.isEmpty()) {
+            throw new QuantityException(QuantityException.Kind.WRONG_SHAPE, "looks", "judge at least one patch");
         }
-        Check.within("viewing-filter factor", factor, 0.2, 1, "");
-        double[] found = start(patches, 1 / factor);
-        LeastSquares.Solution solution = rows(patches, found, 1 / factor).solve();
+        return new CastEvidence(looks, beliefs).solved();
+    }
+
+    private Estimate solved() {
+        double[] found = start();
+        LeastSquares.Solution solution = rows(found, false).solve();
         double moved = Double.MAX_VALUE;
         for (int round = 0; round < MOST_ROUNDS && moved > STANDS; round++) {
             double share = round < CAUTIOUS_ROUNDS ? CAUTION : 1;
             moved = 0;
-            for (int i = 0; i < ALL; i++) {
+            for (int i = 0; i < unknowns; i++) {
                 double step = share * (solution.figures()[i] - found[i]);
                 found[i] += step;
                 moved = Math.max(moved, Math.abs(step));
             }
-            hold(patches, found, 1 / factor);
-            solution = rows(patches, found, 1 / factor).solve();
+            hold(found);
+            solution = rows(found, false).solve();
         }
+        double[][] whole = solution.covariance();
+        double[][] loose = rows(found, true).solve().covariance();
         FilterPack pack = NeutralRemoval.of(FilterShift.of(0, held(found[MAGENTA]), held(found[YELLOW])))
                 .pack();
-        double[][] covariance = solution.covariance();
-        return new Estimate(pack, Math.sqrt(Math.max(covariance[MAGENTA][MAGENTA], covariance[YELLOW][YELLOW])));
+        Region region = new Region(
+                found[MAGENTA], found[YELLOW], whole[MAGENTA][MAGENTA], whole[MAGENTA][YELLOW], whole[YELLOW][YELLOW]);
+        return new Estimate(
+                pack,
+                Math.sqrt(Math.max(loose[MAGENTA][MAGENTA], loose[YELLOW][YELLOW])),
+                region,
+                factors(found, whole),
+                steady(found, whole));
     }
 
-    /** As the last patch alone says at the factor that is believed. */
-    private static double[] start(List<Judged> patches, double assumed) {
-        Judged last = patches.get(patches.size() - 1);
-        return new double[] {
-            points(last, MAGENTA) + last.magenta() / assumed,
-            points(last, YELLOW) + last.yellow() / assumed,
-            assumed,
-            0,
-            0,
-            assumed
-        };
+    private List<KitFactors> factors(double[] found, double[][] covariance) {
+        List<KitFactors> factors = new ArrayList<>();
+        for (CastWay way : ways) {
+            int at = at(way);
+            Known[] known = new Known[OF_A_WAY];
+            for (int i = 0; i < OF_A_WAY; i++) {
+                known[i] = new Known(found[at + i], Math.sqrt(covariance[at + i][at + i]));
+            }
+            factors.add(new KitFactors(way, known[0], known[1], known[2], known[3]));
+        }
+        return factors;
     }
 
-    private static LeastSquares rows(List<Judged> patches, double[] about, double assumed) {
-        LeastSquares rows = new LeastSquares(ALL);
-        rows.add(new double[] {0, 0, 1, 0, 0, 0}, assumed, FACTOR_DOUBT * assumed);
-        rows.add(new double[] {0, 0, 0, 0, 0, 1}, assumed, FACTOR_DOUBT * assumed);
-        rows.add(new double[] {0, 0, 1, 0, 0, -1}, 0, COLOURS_APART * assumed);
-        rows.add(new double[] {0, 0, 0, 1, 0, 0}, 0, SIDE * assumed);
-        rows.add(new double[] {0, 0, 0, 0, 1, 0}, 0, SIDE * assumed);
-        for (Judged patch : patches) {
-            double magenta = about[MAGENTA] - points(patch, MAGENTA);
-            double yellow = about[YELLOW] - points(patch, YELLOW);
-            double spread = spread(patch);
-            // G·(n − p) is straightened about what was found before: each of its products counts for n and for G.
-            rows.add(
-                    new double[] {about[2], about[3], magenta, yellow, 0, 0},
-                    patch.magenta() + about[2] * about[MAGENTA] + about[3] * about[YELLOW],
-                    spread);
-            rows.add(
-                    new double[] {about[4], about[5], 0, 0, magenta, yellow},
-                    patch.yellow() + about[4] * about[MAGENTA] + about[5] * about[YELLOW],
-                    spread);
+    /** Only looks of two kinds tell an eye's error from the pack. */
+    private Optional<SteadyError> steady(double[] found, double[][] covariance) {
+        boolean byEye = looks.stream().anyMatch(CastEvidence::ofEye);
+        boolean otherwise = looks.stream().anyMatch(l -> !ofEye(l) && l.way() != CastWay.START);
+        return byEye && otherwise
+                ? Optional.of(new SteadyError(
+                        found[EYE],
+                        found[EYE + 1],
+                        Math.sqrt(Math.max(covariance[EYE][EYE], covariance[EYE + 1][EYE + 1]))))
+                : Optional.empty();
+    }
+
+    private static boolean ofEye(CastLook look) {
+        return look.way().eyeShare() > 0 && look.against() == Against.NOTHING;
+    }
+
+    private int at(CastWay way) {
+        return FACTORS + OF_A_WAY * ways.indexOf(way);
+    }
+
+    /** As the last look alone says at the factors that are believed. */
+    private double[] start() {
+        CastLook last = looks.get(looks.size() - 1);
+        double[] start = new double[unknowns];
+        for (CastWay way : ways) {
+            Known[] known = beliefs.get(way).inOrder();
+            for (int i = 0; i < OF_A_WAY; i++) {
+                start[at(way) + i] = known[i].figure();
+            }
+        }
+        int at = at(last.way());
+        start[MAGENTA] = points(last, MAGENTA) + last.magenta() / start[at] / last.gradient();
+        start[YELLOW] = points(last, YELLOW) + last.yellow() / start[at + 3] / last.gradient();
+        return start;
+    }
+
+    private LeastSquares rows(double[] about, boolean pinned) {
+        LeastSquares rows = new LeastSquares(unknowns);
+        prior(rows, EYE, pinned ? about[EYE] : 0, pinned ? PINNED : STEADY_POINTS);
+        prior(rows, EYE + 1, pinned ? about[EYE + 1] : 0, pinned ? PINNED : STEADY_POINTS);
+        double card = looks.stream().anyMatch(l -> l.against() == Against.CARD) ? CARD_POINTS : MEASURED_CARD_POINTS;
+        prior(rows, CARD, pinned ? about[CARD] : 0, pinned ? PINNED : card);
+        prior(rows, CARD + 1, pinned ? about[CARD + 1] : 0, pinned ? PINNED : card);
+        for (CastWay way : ways) {
+            Known[] known = beliefs.get(way).inOrder();
+            for (int i = 0; i < OF_A_WAY; i++) {
+                prior(rows, at(way) + i, known[i].figure(), known[i].spread());
+            }
+            alike(rows, way, known);
+        }
+        for (CastLook look : looks) {
+            seen(rows, look, about);
         }
         return rows;
     }
 
-    /** Factors and sides beyond their reach are held there, so that two colours never look like one, and the pack follows from them. */
-    private static void hold(List<Judged> patches, double[] found, double assumed) {
-        double[] stood = found.clone();
-        for (int i : new int[] {2, 5}) {
-            found[i] = Math.max(assumed / FACTOR_REACH, Math.min(assumed * FACTOR_REACH, found[i]));
+    private void prior(LeastSquares rows, int unknown, double figure, double spread) {
+        double[] row = new double[unknowns];
+        row[unknown] = 1;
+        rows.add(row, figure, spread);
+    }
+
+    /** Magenta and yellow of a kit differ less from each other than both may differ from what is believed. */
+    private void alike(LeastSquares rows, CastWay way, Known[] known) {
+        double[] row = new double[unknowns];
+        row[at(way)] = 1;
+        row[at(way) + 3] = -1;
+        rows.add(
+                row,
+                known[0].figure() - known[3].figure(),
+                way.trust().apart() * way.trust().shown());
+    }
+
+    /** G·(n − p) is straightened about what was found before: each of its products counts for n and for G. */
+    private void seen(LeastSquares rows, CastLook look, double[] about) {
+        double magenta = about[MAGENTA] - points(look, MAGENTA);
+        double yellow = about[YELLOW] - points(look, YELLOW);
+        double w = look.gradient();
+        int at = at(look.way());
+        for (int colour = MAGENTA; colour <= YELLOW; colour++) {
+            int g = at + 2 * colour;
+            double[] row = new double[unknowns];
+            row[MAGENTA] = w * about[g];
+            row[YELLOW] = w * about[g + 1];
+            row[g] = w * magenta;
+            row[g + 1] = w * yellow;
+            row[steady(look) + colour] = look.way().eyeShare();
+            double cast = colour == MAGENTA ? look.magenta() : look.yellow();
+            double expected = w * (about[g] * magenta + about[g + 1] * yellow)
+                    + row[steady(look) + colour] * about[steady(look) + colour];
+            double straight = w * (about[g] * about[MAGENTA] + about[g + 1] * about[YELLOW]);
+            rows.add(row, seen(look, cast, expected) + straight, spread(look));
         }
-        for (int i : new int[] {3, 4}) {
-            found[i] = Math.max(-MOST_SIDE * assumed, Math.min(MOST_SIDE * assumed, found[i]));
+    }
+
+    /** What may be stronger does not speak against what is. */
+    private static double seen(CastLook look, double cast, double expected) {
+        return look.atLeast() && cast * expected > 0 && Math.abs(expected) > Math.abs(cast) ? expected : cast;
+    }
+
+    private double spread(CastLook look) {
+        return look.spread(Collections.frequency(looks, look));
+    }
+
+    private static int steady(CastLook look) {
+        return look.against() == Against.NOTHING ? EYE : CARD;
+    }
+
+    /** Factors and sides beyond their reach are held there, so that two colours never look like one, and the pack follows from them. */
+    private void hold(double[] found) {
+        double[] stood = found.clone();
+        for (CastWay way : ways) {
+            KitFactors belief = beliefs.get(way);
+            int at = at(way);
+            held(found, at, belief.magenta().figure());
+            held(found, at + 3, belief.yellow().figure());
+            double most = MOST_SIDE * way.trust().shown();
+            for (int side = at + 1; side <= at + 2; side++) {
+                found[side] = Math.max(-most, Math.min(most, found[side]));
+            }
         }
         if (Arrays.equals(stood, found)) {
             return;
         }
-        LeastSquares rows = new LeastSquares(PACK);
-        for (Judged patch : patches) {
-            double magenta = points(patch, MAGENTA);
-            double yellow = points(patch, YELLOW);
-            double spread = spread(patch);
-            rows.add(
-                    new double[] {found[2], found[3]},
-                    patch.magenta() + found[2] * magenta + found[3] * yellow,
-                    spread);
-            rows.add(
-                    new double[] {found[4], found[5]}, patch.yellow() + found[4] * magenta + found[5] * yellow, spread);
+        LeastSquares rows = new LeastSquares(2);
+        for (CastLook look : looks) {
+            int at = at(look.way());
+            double w = look.gradient();
+            for (int colour = MAGENTA; colour <= YELLOW; colour++) {
+                int g = at + 2 * colour;
+                double cast = colour == MAGENTA ? look.magenta() : look.yellow();
+                double from = w * (found[g] * points(look, MAGENTA) + found[g + 1] * points(look, YELLOW));
+                double own = look.way().eyeShare() * found[steady(look) + colour];
+                double expected = w * (found[g] * found[MAGENTA] + found[g + 1] * found[YELLOW]) - from + own;
+                rows.add(
+                        new double[] {w * found[g], w * found[g + 1]},
+                        seen(look, cast, expected) + from - own,
+                        spread(look));
+            }
         }
         double[] pack = rows.solve().figures();
         found[MAGENTA] = pack[MAGENTA];
         found[YELLOW] = pack[YELLOW];
     }
 
-    /** Points of a filter beyond those of cyan. */
-    private static double points(Judged patch, int filter) {
-        FilterPack pack = patch.pack();
-        return (filter == MAGENTA ? pack.inMagenta() : pack.inYellow()) - pack.inCyan();
+    private static void held(double[] found, int at, double assumed) {
+        found[at] = Math.max(assumed / FACTOR_REACH, Math.min(assumed * FACTOR_REACH, found[at]));
     }
 
-    private static double spread(Judged patch) {
-        return Math.hypot(EYE_POINTS, SHARE_OF_CAST * Math.hypot(patch.magenta(), patch.yellow()));
+    /** Points of a filter beyond those of cyan. */
+    private static double points(CastLook look, int filter) {
+        FilterPack pack = look.pack();
+        return (filter == MAGENTA ? pack.inMagenta() : pack.inYellow()) - pack.inCyan();
     }
 
     private static double held(double points) {

@@ -118,7 +118,7 @@ public final class Trial {
     }
 
     /**
-     * The monochrome methods in a foreign world, none of whose ideas of paper, head and lamp are the advice's: within twice the goals.
+     * The main methods in a foreign world, none of whose ideas of paper, head and lamp are the advice's: within twice the goals.
      *
      * @param runs 1 to {@value #MOST_RUNS}
      */
@@ -127,7 +127,12 @@ public final class Trial {
         return Stream.of(
                         foreign("mono-single", MonoByTests.Kind.COVER),
                         foreign("mono-split", MonoByTests.Kind.SPLIT),
-                        foreign("mono-dials", MonoByTests.Kind.DIALS))
+                        foreign("mono-dials", MonoByTests.Kind.DIALS),
+                        foreign("colour-viewing-filters", byEye(ColourByEye.Way.VIEWING_FILTERS)),
+                        foreign("colour-named-cast", byEye(ColourByEye.Way.BY_NAME)),
+                        foreign("colour-pieces", byEye(ColourByEye.Way.PIECES)),
+                        foreign("colour-ring-around", byEye(ColourByEye.Way.RING_AROUND)),
+                        foreign("colour-scan", ColourByScan::follow))
                 .map(m -> new Result(m.name(), m.advice(), runs, figures(m, runs, seed)))
                 .toList();
     }
@@ -136,6 +141,13 @@ public final class Trial {
         return new Method(name, Advice.STATION, MONO_PIECES, PrintError::isWithinTwiceTheGoal, seed -> {
             TestedMono world = new TestedMono(seed, new TestedMono.Kind(kind == MonoByTests.Kind.DIALS, true));
             return errors(MonoByTests.follow(world, kind), world::errorOf);
+        });
+    }
+
+    private static Method foreign(String name, Function<ColourDarkroom, List<Exposed>> method) {
+        return new Method(name, Advice.STATION, COLOUR_PIECES, PrintError::isWithinTwiceTheGoal, seed -> {
+            TestedColour world = new TestedColour(seed, new TestedColour.Kind(0, true));
+            return errors(method.apply(world), world::errorOf);
         });
     }
 
@@ -154,16 +166,11 @@ public final class Trial {
                 }),
                 tested("mono-split", MonoByTests.Kind.SPLIT),
                 tested("mono-dials", MonoByTests.Kind.DIALS),
-                new Method(
-                        "colour-viewing-filters",
-                        Advice.STATION,
-                        COLOUR_PIECES,
-                        s -> colour(s, steady, ColourByEye::withViewingFilters)),
-                new Method(
-                        "colour-ring-around",
-                        Advice.CORE_ONLY,
-                        COLOUR_PIECES,
-                        s -> colour(s, steady, ColourByEye::withRingArounds)),
+                byEye("colour-viewing-filters", Advice.STATION, ColourByEye.Way.VIEWING_FILTERS, steady),
+                byEye("colour-named-cast", Advice.STATION, ColourByEye.Way.BY_NAME, steady),
+                byEye("colour-pieces", Advice.CORE_ONLY, ColourByEye.Way.PIECES, steady),
+                byEye("colour-ring-around", Advice.CORE_ONLY, ColourByEye.Way.RING_AROUND, steady),
+                byEye("colour-grey-card", Advice.CORE_ONLY, ColourByEye.Way.BESIDE_A_CARD, steady),
                 new Method("colour-scan", Advice.CORE_ONLY, SCAN_PIECES, s -> colour(s, steady, ColourByScan::follow)),
                 new Method("local", Advice.CORE_ONLY, LOCAL_PIECES, s -> local(new SimulatedMono(s))),
                 new Method(
@@ -188,6 +195,15 @@ public final class Trial {
                         s -> colour(s, steady, ColourCraftRules::follow)));
     }
 
+    private static Method byEye(String name, Advice advice, ColourByEye.Way way, double steady) {
+        return new Method(name, advice, COLOUR_PIECES, seed -> colour(seed, steady, byEye(way)));
+    }
+
+    private static Function<ColourDarkroom, List<Exposed>> byEye(ColourByEye.Way way) {
+        return darkroom ->
+                ColourByEye.follow(darkroom, way, ColourByEye.Bench.NEW).stood();
+    }
+
     private static Method tested(String name, MonoByTests.Kind kind) {
         return new Method(name, Advice.STATION, MONO_PIECES, seed -> {
             TestedMono world = new TestedMono(seed, new TestedMono.Kind(kind == MonoByTests.Kind.DIALS, false));
@@ -204,7 +220,7 @@ public final class Trial {
     }
 
     private static List<PrintError> colour(long seed, double steady, Function<ColourDarkroom, List<Exposed>> method) {
-        TestedColour world = new TestedColour(seed, steady);
+        TestedColour world = new TestedColour(seed, new TestedColour.Kind(steady, false));
         return errors(method.apply(world), world::errorOf);
     }
 

@@ -6,6 +6,8 @@ import java.util.Map;
 import java.util.function.ToDoubleFunction;
 import keyslate.core.colour.CastCorrection;
 import keyslate.core.colour.CastEvidence;
+import keyslate.core.colour.CastLook;
+import keyslate.core.colour.CastWay;
 import keyslate.core.colour.ColourBalance;
 import keyslate.core.colour.ColourDifference;
 import keyslate.core.colour.ColourFilm;
@@ -14,8 +16,11 @@ import keyslate.core.colour.DyeImage;
 import keyslate.core.colour.FilterSet;
 import keyslate.core.colour.HeadDial;
 import keyslate.core.colour.Hue;
+import keyslate.core.colour.KitLook;
 import keyslate.core.colour.Layers;
+import keyslate.core.colour.NamedCast;
 import keyslate.core.colour.NeutralRemoval;
+import keyslate.core.colour.PiecePick;
 import keyslate.core.colour.RingAround;
 import keyslate.core.colour.ViewingLight;
 import keyslate.core.colour.WetPrint;
@@ -84,9 +89,30 @@ final class ColourExamples {
         formulas.put(
                 "COL-28",
                 e -> CastEvidence.weighed(
-                                List.of(new CastEvidence.Judged(
-                                        FilterPack.of(0, e.at("magenta"), e.at("magenta")), e.at("cast"), 0)),
-                                0.5)
+                                List.of(CastLook.of(
+                                        FilterPack.of(0, e.at("magenta"), e.at("magenta")),
+                                        e.at("cast"),
+                                        0,
+                                        CastWay.VIEWING_FILTER)),
+                                List.of())
+                        .pack()
+                        .inMagenta());
+        formulas.put(
+                "COL-29",
+                e -> KitLook.at(FilterPack.of(0, 0, 0), List.of(new KitLook.Through(Hue.G, e.at("strongest"), false)))
+                        .magenta());
+        formulas.put(
+                "COL-30",
+                e -> NamedCast.at(
+                                FilterPack.of(0, 0, 0),
+                                List.of(new NamedCast.Picture(Hue.M, NamedCast.STRONG)),
+                                e.at("scale"))
+                        .magenta());
+        formulas.put(
+                "COL-31",
+                e -> PiecePick.of(
+                                List.of(FilterPack.of(0, e.at("one"), 50), FilterPack.of(0, e.at("other"), 50)),
+                                List.of(0, 1))
                         .pack()
                         .inMagenta());
         return formulas;

@@ -37,7 +37,10 @@ class TrialTest {
                         "mono-split",
                         "mono-dials",
                         "colour-viewing-filters",
+                        "colour-named-cast",
+                        "colour-pieces",
                         "colour-ring-around",
+                        "colour-grey-card",
                         "colour-scan",
                         "local",
                         "proof-start",
@@ -93,6 +96,8 @@ class TrialTest {
         Map<String, Figures> figures = steady.stream().collect(Collectors.toMap(Result::name, Result::figures));
         assertThat(figures.get("colour-ring-around").deltaE00P90().orElseThrow())
                 .isGreaterThan(FIGURES.get("colour-ring-around").deltaE00P90().orElseThrow());
+        assertThat(figures.get("colour-grey-card").deltaE00P90().orElseThrow())
+                .isLessThan(figures.get("colour-viewing-filters").deltaE00P90().orElseThrow());
         assertThat(figures.get("colour-scan")).isEqualTo(FIGURES.get("colour-scan"));
     }
 
@@ -106,10 +111,18 @@ class TrialTest {
     }
 
     @Test
-    void aForeignWorldIsAskedForTheMonochromeMethods() {
+    void aForeignWorldIsAskedForTheMainMethods() {
         assertThat(Trial.foreign(10, 1))
                 .extracting(Result::name)
-                .containsExactly("mono-single", "mono-split", "mono-dials");
+                .containsExactly(
+                        "mono-single",
+                        "mono-split",
+                        "mono-dials",
+                        "colour-viewing-filters",
+                        "colour-named-cast",
+                        "colour-pieces",
+                        "colour-ring-around",
+                        "colour-scan");
     }
 
     @Test

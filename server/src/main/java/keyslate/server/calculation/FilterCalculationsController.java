@@ -3,9 +3,12 @@ package keyslate.server.calculation;
 import java.util.List;
 import keyslate.core.colour.CastCorrection;
 import keyslate.core.colour.CastEvidence;
+import keyslate.core.colour.CastLook;
+import keyslate.core.colour.CastWay;
 import keyslate.core.colour.FilterSet;
 import keyslate.core.colour.HeadDial;
 import keyslate.core.colour.Hue;
+import keyslate.core.colour.KitFactors;
 import keyslate.core.colour.NeutralRemoval;
 import keyslate.core.colour.RingAround;
 import keyslate.core.quantity.ExposureTime;
@@ -124,12 +127,14 @@ class FilterCalculationsController {
     @PostMapping("/cast-evidence")
     CastEvidenceAnswer castEvidence(@RequestBody CastEvidenceRequest asked) {
         Given given = new Given();
-        List<CastEvidence.Judged> patches = given.each(
+        List<CastLook> looks = given.each(
                 "/patches",
                 asked.patches(),
-                (at, p) -> new CastEvidence.Judged(p.pack(), p.magentaPoints(), p.yellowPoints()));
+                (at, p) -> CastLook.of(p.pack(), p.magentaPoints(), p.yellowPoints(), CastWay.VIEWING_FILTER));
+        double factor = given.within("/factor", asked.factor(), 0.2, 1);
         given.complete();
-        CastEvidence.Estimate found = CastEvidence.weighed(patches, asked.factor());
+        CastEvidence.Estimate found =
+                CastEvidence.weighed(looks, List.of(KitFactors.believed(CastWay.VIEWING_FILTER, 1 / factor)));
         return new CastEvidenceAnswer(
                 Points.of(found.pack()), found.uncertaintyPoints(), found.isSettled(), List.of("COL-28"));
     }

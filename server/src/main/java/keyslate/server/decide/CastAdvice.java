@@ -6,21 +6,22 @@ import java.util.Locale;
 import java.util.Optional;
 import keyslate.core.colour.CastEvidence;
 import keyslate.core.colour.CastEvidence.Estimate;
-import keyslate.core.colour.CastEvidence.Judged;
-import keyslate.core.colour.Hue;
+import keyslate.core.colour.CastEvidence.Region;
+import keyslate.core.colour.CastEvidence.SteadyError;
+import keyslate.core.colour.CastLook;
+import keyslate.core.colour.CastWay;
+import keyslate.core.colour.KitFactors;
 import keyslate.core.light.Light;
-import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterPack;
-import keyslate.core.quantity.FilterShift;
 import keyslate.core.quantity.Stops;
 import keyslate.server.Show;
-import keyslate.server.decide.DecisionViews.Cast;
-import keyslate.server.decide.DecisionViews.CastWay;
+import keyslate.server.decide.CastLooks.Told;
+import keyslate.server.decide.DecisionViews.Beside;
+import keyslate.server.decide.DecisionViews.PackPoint;
 import keyslate.server.decide.DecisionViews.VerdictView;
 import keyslate.server.rig.LightView;
-import keyslate.server.web.FieldErrors;
-import keyslate.store.json.Seen;
+import keyslate.store.json.SeenCast;
 
 /**
  * What to do about a cast. All looks of the slate at one box of paper are weighed together (COL-28); a strong cast moves pack and time in one
@@ -30,79 +31,33 @@ final class CastAdvice {
     /** From here on a cast is strong. */
     static final double STRONG_POINTS = 15;
 
-    private static final double MOST_POINTS = 60;
-    private static final double USUAL_FACTOR = 0.5;
     private static final double DENSITY_FIRST_STOPS = 0.25;
     private static final double WHOLE_POINT = 0.5;
     /** A change of less than half a point cannot be set. */
     private static final double SAME_POINTS = 0.5;
 
+    private static final int CORNERS = 32;
+    /** Of two figures together: the root of chi square of two at 95 %. */
+    private static final double NINETEEN_IN_TWENTY = 2.448;
+
     private CastAdvice() {}
 
-    /** A look as it is weighed: magenta and yellow cast in points of a viewing filter, negative = green and blue. */
-    record Look(double magenta, double yellow, double factor, double densityStops, String way) {
-        Judged at(FilterPack pack) {
-            return new Judged(pack, magenta, yellow);
-        }
-
-        Seen seen() {
-            return Seen.cast(magenta, yellow, way, densityStops);
-        }
-
-        double strongest() {
-            return Math.max(Math.abs(magenta), Math.abs(yellow));
-        }
-    }
-
-    /** Reads what was asked; refuses what is missing or out of range, field by field. */
-    static Look look(Cast cast) {
-        FieldErrors errors = new FieldErrors();
-        if (cast.way() == null) {
-            errors.add("/cast/way", "E_SHAPE", "Say how the cast was seen.");
-        }
-        double points = errors.check(
-                "/cast/points",
-                0.0,
-                () -> Check.within("strength", cast.points() == null ? 0 : cast.points(), 0, MOST_POINTS, "points"));
-        double factor = errors.check(
-                "/cast/factor",
-                USUAL_FACTOR,
-                () -> Check.within(
-                        "viewing-filter factor", cast.factor() == null ? USUAL_FACTOR : cast.factor(), 0.2, 1, ""));
-        double density = Readings.stops(errors, "/cast/densityStops", cast.densityStops());
-        errors.throwIfAny();
-        // A filter clears the cast of the opposite colour; a cast by name is what it says.
-        Hue seen = cast.hue() == null
-                ? null
-                : cast.way() == CastWay.VIEWING_FILTER ? cast.hue().complement() : cast.hue();
-        // A kit that prints the correction on its filters and one that prints their own strength are weighed together:
-        // everything counts as strength, of which half is the usual correction (COL-06).
-        double strength = points * factor / USUAL_FACTOR;
-        FilterShift shift = seen == null ? FilterShift.NONE : seen.byMagentaAndYellow(strength);
-        return new Look(
-                shift.inMagenta(),
-                shift.inYellow(),
-                USUAL_FACTOR,
-                density,
-                cast.way().name());
-    }
-
-    /** The verdict on a look at a sheet, with the looks before it. */
-    static VerdictView verdict(Hung sheet, Look look, List<Judged> before) {
+    /** The verdict on looks at a sheet, with the looks before them. */
+    static VerdictView verdict(Hung sheet, Told told, List<CastLook> before) {
         FilterPack stood = sheet.before().light().toPack();
-        List<Judged> all = new ArrayList<>(before);
-        all.add(look.at(stood));
-        Estimate estimate = CastEvidence.weighed(all, look.factor());
-        ExposureTime same = sheet.carried(sheet.time()).plus(Stops.of(look.densityStops()));
-        boolean densityFirst = look.strongest() < STRONG_POINTS && Math.abs(look.densityStops()) > DENSITY_FIRST_STOPS;
+        List<CastLook> all = new ArrayList<>(told.alone() ? List.of() : before);
+        all.addAll(told.at(stood));
+        Estimate estimate = CastEvidence.weighed(all, List.of());
+        ExposureTime same = sheet.carried(sheet.time()).plus(Stops.of(told.densityStops()));
+        boolean densityFirst = told.strongest() < STRONG_POINTS && Math.abs(told.densityStops()) > DENSITY_FIRST_STOPS;
         Light light = densityFirst ? sheet.before().light() : Light.dials(whole(estimate.pack()));
         double factor = sheet.before().medium().core().timeFactor(sheet.before().light(), light);
         ExposureTime time = same.times(factor);
-        Words words = densityFirst ? density(look, time) : change(sheet, light, time, factor, all, estimate);
+        Words words = densityFirst ? density(told, time) : change(sheet, light, time, factor, all, estimate);
         return new VerdictView(
                 words.headline(),
                 words.why(),
-                rests(sheet, look, all, estimate),
+                rests(sheet, told, all, estimate),
                 LightView.of(light),
                 time.inSeconds(),
                 same.inSeconds(),
@@ -120,7 +75,7 @@ final class CastAdvice {
 
     private record Words(String headline, String why) {}
 
-    private static Words density(Look look, ExposureTime time) {
+    private static Words density(Told look, ExposureTime time) {
         return new Words(
                 "Density first: give " + Show.stops(Stops.of(look.densityStops())) + ", "
                         + Show.seconds(time.inSeconds()) + ".",
@@ -128,7 +83,7 @@ final class CastAdvice {
     }
 
     private static Words change(
-            Hung sheet, Light light, ExposureTime time, double factor, List<Judged> all, Estimate estimate) {
+            Hung sheet, Light light, ExposureTime time, double factor, List<CastLook> all, Estimate estimate) {
         List<String> moves = moves(sheet.before().light().points(), light.points());
         String seconds = Show.seconds(time.inSeconds());
         if (moves.isEmpty()) {
@@ -185,44 +140,84 @@ final class CastAdvice {
         return Math.abs(points) <= 5 ? "a little " : "";
     }
 
-    private static String agreement(List<Judged> all, Estimate estimate) {
+    private static String agreement(List<CastLook> all, Estimate estimate) {
         String known = "± " + Show.number(Math.max(0.1, 2 * estimate.uncertaintyPoints())) + " points";
-        return all.size() == 1
+        long looks = looks(all);
+        return looks == 1
                 ? "One look: known to " + known + "."
-                : all.size() + " looks together: known to " + known + (estimate.isSettled() ? ", enough." : ".");
+                : looks + " looks together: known to " + known + (estimate.isSettled() ? ", enough." : ".");
     }
 
-    private static List<String> rests(Hung sheet, Look look, List<Judged> all, Estimate estimate) {
+    /** Those that somebody had. */
+    private static long looks(List<CastLook> all) {
+        return all.stream().filter(l -> l.way() != CastWay.START).count();
+    }
+
+    private static List<String> rests(Hung sheet, Told told, List<CastLook> all, Estimate estimate) {
         List<String> rests = new ArrayList<>();
         rests.add(sheet.view().label() + ": " + sheet.before().light().notation() + ", "
                 + Show.seconds(sheet.time().inSeconds()) + ", on record.");
-        rests.add(cast(look) + " by the strength of a filter, your look.");
-        rests.add(all.size() + (all.size() == 1 ? " look" : " looks")
-                + " weighed together (COL-28), a point of the viewing"
-                + " filter counted as " + Show.factor(look.factor()) + " of the pack; neutral at "
+        for (SeenCast cast : told.casts()) {
+            rests.add(Show.sentence(
+                            cast.words() + (cast.against().equals(Beside.NOTHING.name()) ? "" : ", beside a grey card"))
+                    .replaceAll("\\.*$", ", your look."));
+        }
+        long looks = looks(all);
+        rests.add(looks + (looks == 1 ? " look" : " looks") + " weighed together (COL-28); neutral at "
                 + Light.dials(estimate.pack()).notation() + ".");
-        if (look.densityStops() != 0) {
-            rests.add("Density needs " + Show.stops(Stops.of(look.densityStops())) + ", your judgement.");
+        estimate.of(CastWay.VIEWING_FILTER).ifPresent(kit -> rests.add(factors(kit)));
+        estimate.steady().filter(SteadyError::isFound).ifPresent(steady -> rests.add(steady(steady)));
+        if (told.densityStops() != 0) {
+            rests.add("Density needs " + Show.stops(Stops.of(told.densityStops()))
+                    + ", your judgement; the cast is reckoned at the gradient the paper has there (COL-14).");
         }
         return rests;
     }
 
-    private static String cast(Look look) {
-        if (look.strongest() == 0) {
-            return "Neutral";
-        }
-        List<String> parts = new ArrayList<>();
-        if (look.magenta() != 0) {
-            parts.add(Show.number(Math.abs(look.magenta())) + (look.magenta() > 0 ? " magenta" : " green"));
-        }
-        if (look.yellow() != 0) {
-            parts.add(Show.number(Math.abs(look.yellow())) + (look.yellow() > 0 ? " yellow" : " blue"));
-        }
-        return "A cast of " + Show.listed(parts);
+    private static String factors(KitFactors kit) {
+        return "A point of the viewing filters moves the pack by " + Show.factor(kit.magentaFactor())
+                + " of magenta or green and by " + Show.factor(kit.yellowFactor()) + " of yellow or blue, ± "
+                + Math.round(100 * limitShare(kit)) + " %.";
     }
 
-    /** What the looks of a slate say together, when there are any. */
-    static Optional<Estimate> together(List<Judged> looks) {
-        return looks.isEmpty() ? Optional.empty() : Optional.of(CastEvidence.weighed(looks, USUAL_FACTOR));
+    /** How far open the factors of a kit are, 95 %, as a share. */
+    static double limitShare(KitFactors kit) {
+        return 2
+                * Math.max(
+                        kit.magenta().spread() / kit.magenta().figure(),
+                        kit.yellow().spread() / kit.yellow().figure());
+    }
+
+    private static String steady(SteadyError steady) {
+        return "This eye in this light sees a neutral as " + Show.number(Math.abs(steady.magenta()))
+                + (steady.magenta() > 0 ? " magenta" : " green") + " and " + Show.number(Math.abs(steady.yellow()))
+                + (steady.yellow() > 0 ? " yellow" : " blue") + ", ± " + Show.number(2 * steady.spread())
+                + ": taken off.";
+    }
+
+    /** The pack that a slate began with, before anybody looked: a guess. */
+    static CastLook start(FilterPack pack) {
+        return CastLook.of(pack, 0, 0, CastWay.START).open(CastWay.GUESSED_POINTS);
+    }
+
+    /** What the looks of a slate say together, the start among them; none before the first look. */
+    static Optional<Estimate> together(List<CastLook> looks) {
+        return looks(looks) == 0 ? Optional.empty() : Optional.of(CastEvidence.weighed(looks, List.of()));
+    }
+
+    /** The outline of where neutral lies in 19 of 20. */
+    static List<PackPoint> outline(Region region) {
+        // A root of the covariance by Cholesky's way; both variances are above 0.
+        double a = Math.sqrt(region.ofMagenta());
+        double b = region.both() / a;
+        double c = Math.sqrt(Math.max(0, region.ofYellow() - b * b));
+        List<PackPoint> outline = new ArrayList<>();
+        for (int i = 0; i < CORNERS; i++) {
+            double angle = 2 * Math.PI * i / CORNERS;
+            double x = NINETEEN_IN_TWENTY * Math.cos(angle);
+            double y = NINETEEN_IN_TWENTY * Math.sin(angle);
+            outline.add(new PackPoint(region.magenta() + a * x, region.yellow() + b * x + c * y));
+        }
+        return outline;
     }
 }

@@ -1,15 +1,12 @@
 package keyslate.server.decide;
 
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import keyslate.core.colour.CastEvidence.Estimate;
-import keyslate.core.colour.CastEvidence.Judged;
-import keyslate.core.light.Light;
+import keyslate.core.colour.CastLook;
 import keyslate.server.Clocks;
 import keyslate.server.Ids;
 import keyslate.server.Show;
@@ -19,14 +16,12 @@ import keyslate.server.decide.DecisionViews.Cast;
 import keyslate.server.decide.DecisionViews.ColourJudgement;
 import keyslate.server.decide.DecisionViews.ColourView;
 import keyslate.server.decide.DecisionViews.Judgement;
-import keyslate.server.decide.DecisionViews.LookedView;
 import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.decide.DecisionViews.Reading;
 import keyslate.server.decide.DecisionViews.Taking;
 import keyslate.server.decide.DecisionViews.VerdictView;
 import keyslate.server.decide.DecisionViews.Wishes;
 import keyslate.server.recipe.RecipeEditor;
-import keyslate.server.rig.LightView;
 import keyslate.server.rig.Rig;
 import keyslate.server.rig.Rigs;
 import keyslate.server.scan.PictureReader;
@@ -116,10 +111,10 @@ public class DecisionService {
 
     /** The verdict that this look leads to, with the looks before it; stores nothing. */
     public VerdictView proposeColour(String sheetId, Cast cast) {
-        CastAdvice.Look look = CastAdvice.look(cast);
+        CastLooks.Told told = CastLooks.told(cast);
         return database.inSnapshot(() -> {
             Hung sheet = colour(sheetId);
-            return CastAdvice.verdict(sheet, look, looks(sheet));
+            return CastAdvice.verdict(sheet, told, looks(sheet));
         });
     }
 
@@ -142,11 +137,11 @@ public class DecisionService {
     }
 
     public SlateView judgeColour(String sheetId, ColourJudgement asked) {
-        CastAdvice.Look look = CastAdvice.look(required("/cast", asked.cast()));
+        CastLooks.Told told = CastLooks.told(required("/cast", asked.cast()));
         return decide(sheetId, required("/taking", asked.taking()), () -> {
             Hung sheet = colour(sheetId);
-            VerdictView verdict = CastAdvice.verdict(sheet, look, looks(sheet));
-            return new Decided(sheet, Decision.CAST, "judged", look.seen(), verdict, Optional.empty());
+            VerdictView verdict = CastAdvice.verdict(sheet, told, looks(sheet));
+            return new Decided(sheet, Decision.CAST, "judged", told.seen(), verdict, Optional.empty());
         });
     }
 
@@ -189,23 +184,7 @@ public class DecisionService {
         return database.inSnapshot(() -> {
             Slate slate = slates.find(slateId);
             Rig now = rigs.of(recipes.get(slate.recipeId()));
-            List<LookedView> looks = new ArrayList<>();
-            List<Judged> judged = new ArrayList<>();
-            for (OnCord sheet : cords.cord(slateId, now)) {
-                for (Decision d : sheet.exposed().decisions()) {
-                    if (Decision.CAST.equals(d.kind()) && samePaper(sheet, now)) {
-                        judged.add(judged(sheet, d));
-                        looks.add(new LookedView(
-                                sheet.view().id(),
-                                sheet.view().light(),
-                                d.seen().magentaPoints(),
-                                d.seen().yellowPoints()));
-                    }
-                }
-            }
-            Optional<Estimate> together = CastAdvice.together(judged);
-            return together.map(e ->
-                    new ColourView(looks, LightView.of(Light.dials(e.pack())), e.uncertaintyPoints(), e.isSettled()));
+            return ColourSoFar.view(cords.cord(slateId, now), now);
         });
     }
 
@@ -296,26 +275,9 @@ public class DecisionService {
         return hung.before().subject().isProof() ? new ProofAdviser(ofPaper) : ofPaper;
     }
 
-    /** The looks at this slate's sheets on the same box of paper, the oldest first. */
-    private List<Judged> looks(Hung sheet) {
-        List<Judged> looks = new ArrayList<>();
-        for (OnCord other : cords.cord(sheet.sheet().exposed().sheet().slateId(), sheet.now())) {
-            if (samePaper(other, sheet.before())) {
-                other.exposed().decisions().stream()
-                        .filter(d -> Decision.CAST.equals(d.kind()))
-                        .forEach(d -> looks.add(judged(other, d)));
-            }
-        }
-        return looks;
-    }
-
-    private static boolean samePaper(OnCord sheet, Rig rig) {
-        return sheet.rig().paper().id().equals(rig.paper().id());
-    }
-
-    private static Judged judged(OnCord sheet, Decision d) {
-        return new Judged(
-                sheet.rig().light().toPack(), d.seen().magentaPoints(), d.seen().yellowPoints());
+    /** The looks at this slate's sheets on the same box of paper, the oldest first, after the pack it began with. */
+    private List<CastLook> looks(Hung sheet) {
+        return ColourSoFar.looks(cords.cord(sheet.sheet().exposed().sheet().slateId(), sheet.now()), sheet.before());
     }
 
     private Sheet sheet(String id) {

@@ -128,20 +128,70 @@ public final class DecisionViews {
         BY_NAME
     }
 
+    /** What a print was compared with. */
+    public enum Beside {
+        NOTHING,
+        /** A grey card in the same light. */
+        CARD,
+        /** A card whose own cast was measured. */
+        MEASURED_CARD
+    }
+
+    /** How strong a cast is, by name. */
+    public enum Strength {
+        SLIGHT,
+        CLEAR,
+        STRONG
+    }
+
+    /**
+     * A viewing filter of a look.
+     *
+     * @param hue its colour
+     * @param points its strength, 0 to 60
+     * @param enough false where it is the strongest of the kit and the cast shows still
+     */
+    public record Filter(
+            @Nullable Hue hue,
+            @Nullable Double points,
+            @Nullable Boolean enough) {}
+
+    /**
+     * A cast by its name.
+     *
+     * @param hue its colour
+     * @param strength as the casts beside the picture show it
+     */
+    public record Named(@Nullable Hue hue, @Nullable Strength strength) {}
+
+    /**
+     * One look, the eye rested before it; without filters and names the grey is neutral.
+     *
+     * @param filters those through which it is grey, two at most, one on the other
+     * @param named what it looks like, or the two casts between which it lies
+     */
+    public record ColourLook(
+            @Nullable List<Filter> filters, @Nullable List<Named> named) {}
+
     /**
      * A cast as it was seen.
      *
-     * @param hue the viewing filter through which the print looks right, or the cast by its name; none = neutral
-     * @param points strength of the filter, or of the cast in points of a viewing filter, 0 to 60
-     * @param factor how much a point of the viewing kit moves the pack, 0.2 to 1; half when left out
+     * @param way through filters or by name
+     * @param looks 1 to 12, each made anew
+     * @param beside what was compared with; nothing when left out
+     * @param factor how much a point of the viewing kit is said to move the pack, 0.2 to 1; half when left out
+     * @param scale how many times as strong as usual the named casts were shown, 0.5 to 4; 1 when left out
      * @param densityStops how much more light the print needs, negative = less
+     * @param alone whether these looks are to count by themselves and not together with those before, one cast after another
      */
     public record Cast(
             @Nullable CastWay way,
-            @Nullable Hue hue,
-            @Nullable Double points,
+            @Nullable List<ColourLook> looks,
+            @Nullable Beside beside,
             @Nullable Double factor,
-            @Nullable Double densityStops) {}
+            @Nullable Double scale,
+            @Nullable Double densityStops,
+            @Nullable Boolean alone) {}
 
     /** How the next print should differ. */
     public record Wishes(
@@ -181,9 +231,61 @@ public final class DecisionViews {
     /** The print is the one. */
     public record Acceptance(long version, @Nullable String remark) {}
 
-    /** What all looks at the colour of a slate say so far, for the rose. */
-    public record ColourView(List<LookedView> looks, LightView neutral, double uncertaintyPoints, boolean settled) {}
+    /**
+     * What all looks at the colour of a slate say so far, for the rose.
+     *
+     * @param looks one by one, the oldest first
+     * @param neutral the pack that they speak for
+     * @param settled whether more looks are not worth their paper
+     * @param uncertaintyPoints one standard deviation of the filter that is known less well, as far as more looks can lessen it
+     * @param region where neutral lies in 19 of 20, steady errors of eye and card included: an outline, point after point
+     * @param kit what a point of the viewing filters has turned out to move the pack by; none before the first
+     * @param steady what the eye adds to a neutral by itself, where something that is not of that eye tells
+     * @param nameScale how many times as strong as usual named casts are to be shown next
+     */
+    public record ColourView(
+            List<LookedView> looks,
+            LightView neutral,
+            double uncertaintyPoints,
+            boolean settled,
+            List<PackPoint> region,
+            @Nullable KitView kit,
+            @Nullable SteadyView steady,
+            double nameScale) {}
 
-    /** A look: at which sheet, with which pack, and the cast that was seen in points of a viewing filter. */
-    public record LookedView(String sheetId, LightView light, double magentaPoints, double yellowPoints) {}
+    /**
+     * A pack on the plane of the rose.
+     *
+     * @param magenta points of magenta beyond those of cyan
+     * @param yellow points of yellow beyond those of cyan
+     */
+    public record PackPoint(double magenta, double yellow) {}
+
+    /**
+     * A kit as its looks have taught it.
+     *
+     * @param magentaFactor points of the pack for one point of magenta or green of a kit that says its strength
+     * @param yellowFactor the same of yellow or blue
+     * @param limitShare 95 % limits of either, share of it
+     * @param looks through this kit, so far
+     */
+    public record KitView(double magentaFactor, double yellowFactor, double limitShare, int looks) {}
+
+    /**
+     * What an eye adds to every neutral, points of a viewing filter.
+     *
+     * @param magentaPoints negative = green
+     * @param yellowPoints negative = blue
+     * @param limitPoints its 95 % limit
+     * @param found whether it exceeds that
+     */
+    public record SteadyView(double magentaPoints, double yellowPoints, double limitPoints, boolean found) {}
+
+    /**
+     * A look: at which sheet, with which pack, and the cast that was seen in points of a viewing filter.
+     *
+     * @param words what was said
+     */
+    public record LookedView(
+            String sheetId, LightView light, double magentaPoints, double yellowPoints, String words) {}
 }

@@ -56,7 +56,8 @@ final class Readings {
                 marks.row(),
                 marks.looks(),
                 marks.pictured(),
-                blacks == null ? marks.blackBeyond() : null);
+                blacks == null ? marks.blackBeyond() : null,
+                null);
     }
 
     /** The marks with their texts as they are kept. */

@@ -16,6 +16,8 @@ import keyslate.server.decide.DecisionViews.Answer;
 import keyslate.server.decide.DecisionViews.Cast;
 import keyslate.server.decide.DecisionViews.CastWay;
 import keyslate.server.decide.DecisionViews.ColourJudgement;
+import keyslate.server.decide.DecisionViews.ColourLook;
+import keyslate.server.decide.DecisionViews.Filter;
 import keyslate.server.decide.DecisionViews.Judgement;
 import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.decide.DecisionViews.Reading;
@@ -257,7 +259,14 @@ class DemoData implements SmartLifecycle {
     }
 
     private void cast(String sheet, Hue filter, double points, String remark) {
-        Cast cast = new Cast(CastWay.VIEWING_FILTER, filter, points, null, 0.0);
+        Cast cast = new Cast(
+                CastWay.VIEWING_FILTER,
+                List.of(new ColourLook(List.of(new Filter(filter, points, true)), null)),
+                null,
+                null,
+                null,
+                0.0,
+                null);
         decisions.judgeColour(sheet, new ColourJudgement(cast, proposed(sheet, remark)));
     }
 

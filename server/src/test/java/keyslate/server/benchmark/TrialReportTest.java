@@ -16,7 +16,7 @@ class TrialReportTest {
         assertThat(text).endsWith("\n").containsOnlyOnce("\n");
         JsonNode report = JsonMapper.shared().readTree(text);
         assertThat(report.propertyNames()).containsExactly("methods");
-        assertThat(report.get("methods").size()).isEqualTo(20);
+        assertThat(report.get("methods").size()).isEqualTo(23);
         for (JsonNode method : report.get("methods")) {
             assertThat(method.propertyNames())
                     .containsExactly(
@@ -40,7 +40,8 @@ class TrialReportTest {
         assertThat(TrialReport.of(new Asked(2, 1, 0, false, World.FOREIGN, 0)))
                 .contains("twice of that")
                 .contains("mono-dials")
-                .doesNotContain("colour");
+                .contains("colour-pieces")
+                .doesNotContain("craft-rules");
         assertThat(TrialReport.of(new Asked(2, 1, 0, false, World.USUAL, 3)))
                 .contains("2 benches of 3 slates")
                 .containsPattern("(?m)^3 +[1-8]\\.\\d\\d");

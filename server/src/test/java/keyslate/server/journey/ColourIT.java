@@ -83,7 +83,7 @@ class ColourIT extends JourneyTest {
         assertThat(printer().button("too yellow")).isVisible();
         tabsTo("too yellow");
         keys.press("Enter");
-        tabsTo("clearly");
+        tabsTo("clear");
         keys.press("Enter");
         tabsTo("Set 0/4");
         keys.press("Enter");

@@ -397,7 +397,11 @@ class TestScenariosHttpTest extends OnATestSlate {
                 .isEqualTo("print");
         assertThat(http().post(
                                 "/api/sheets/" + sheet.get("id").asString() + "/casts/proposal",
-                                Map.of("way", "VIEWING_FILTER", "hue", "G", "points", 10))
+                                Map.of(
+                                        "way",
+                                        "VIEWING_FILTER",
+                                        "looks",
+                                        List.of(Map.of("filters", List.of(Map.of("hue", "G", "points", 10))))))
                         .status())
                 .isEqualTo(409);
         assertThat(http().slate(slate)

@@ -26,6 +26,7 @@ import java.util.List;
  * @param looks of a reading that was made several times, each with the marks before hidden: all of them; the marks are then their means
  * @param pictured of a reading from a picture: what was measured in it
  * @param blackBeyond of a reading that showed no place of the first true black: DARKER when no patch was black, LIGHTER when all were
+ * @param casts the looks at a cast, one by one; magentaPoints and yellowPoints are their means
  */
 public record Seen(
         Double whitesAt,
@@ -48,12 +49,13 @@ public record Seen(
         Integer row,
         List<Look> looks,
         Pictured pictured,
-        String blackBeyond) {
+        String blackBeyond,
+        List<SeenCast> casts) {
     public static final Seen NOTHING = new Seen(
             null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-            null, null, null);
+            null, null, null, null);
 
-    public static Seen cast(double magenta, double yellow, String way, double densityStops) {
+    public static Seen cast(double magenta, double yellow, String way, double densityStops, List<SeenCast> casts) {
         return new Seen(
                 null,
                 null,
@@ -75,7 +77,8 @@ public record Seen(
                 null,
                 null,
                 null,
-                null);
+                null,
+                casts);
     }
 
     public static Seen wishes(Double darkerStops, Double harderGrades) {
@@ -89,6 +92,7 @@ public record Seen(
                 null,
                 darkerStops,
                 harderGrades,
+                null,
                 null,
                 null,
                 null,

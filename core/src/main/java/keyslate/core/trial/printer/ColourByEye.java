@@ -1,11 +1,18 @@
 package keyslate.core.trial.printer;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import keyslate.core.colour.CastEvidence;
+import keyslate.core.colour.CastEvidence.Estimate;
+import keyslate.core.colour.CastLook;
+import keyslate.core.colour.CastLook.Against;
+import keyslate.core.colour.CastWay;
 import keyslate.core.colour.FilterSet;
+import keyslate.core.colour.KitFactors;
+import keyslate.core.colour.KitLook;
+import keyslate.core.colour.NamedCast;
+import keyslate.core.colour.PiecePick;
 import keyslate.core.colour.RingAround;
 import keyslate.core.colour.RingAround.Exposed;
 import keyslate.core.exposure.CheckStrip;
@@ -14,30 +21,53 @@ import keyslate.core.exposure.TimeEvidence;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.Stops;
-import keyslate.core.trial.printer.ColourDarkroom.Cast;
 
 /**
- * Density by strips and colour by eye. With viewing filters the right patch of every strip is looked at three times,
- * the eye rested in between; with ring-arounds the patch nearest to neutral and the six about it are judged for colour
- * and strength, and a row of density patches stands on the same sheet. All judgements and all readings are weighed
- * together.
+ * Density by strips and colour by eye. The right patch of every strip is looked at several times, the eye rested in between: through viewing filters, through them beside a grey card, or against the six casts. With pieces the
+ * first strip is looked at by name, and from then on the neutral one of a sheet of pieces is picked, or the place between two or three, with a row of densities on the same sheet. All looks and all readings are weighed together.
  */
 public final class ColourByEye {
-    private static final double FACTOR = 0.5;
-    private static final int LOOKS = 3;
-    private static final double FIRST_STEP = 10;
-    private static final int FIRST_RINGS = 3;
-    private static final double LATER_STEP = 5;
-    private static final int JUDGED = 7;
+    private static final int LOOKS = 4;
+    /** A touch each, with no filter to hold. */
+    private static final int NAMED_LOOKS = 6;
+
+    private static final double LEAST_STEP = 3;
+    private static final double MOST_STEP = 15;
+    private static final double STEP_OF_DOUBT = 1.5;
     private static final int ROW = 7;
 
     private final ColourDarkroom darkroom;
-    private final List<CastEvidence.Judged> judged = new ArrayList<>();
+    private final Way way;
+    private final Bench bench;
+    private final List<CastLook> looks = new ArrayList<>();
     private final List<Read> read = new ArrayList<>();
     private final List<Exposed> stood = new ArrayList<>();
-    private Exposed standing = ColourStart.usual();
-    private CastEvidence.Estimate colour = new CastEvidence.Estimate(standing.pack(), Double.MAX_VALUE);
+    private Exposed standing;
+    private Estimate colour;
     private Stops open = Stops.of(1);
+
+    /** How colour is told. */
+    public enum Way {
+        VIEWING_FILTERS,
+        BESIDE_A_CARD,
+        BY_NAME,
+        /** Nine pieces: three of magenta by three of yellow. */
+        PIECES,
+        /** Seven: the pack and six about it. */
+        RING_AROUND
+    }
+
+    /**
+     * What a bench knows before a slate: the pack and time that it begins with, how far that pack is open, and what kits and eyes have turned out to be.
+     */
+    public record Bench(Exposed start, double openPoints, List<KitFactors> known) {
+        /** Nothing yet. */
+        public static final Bench NEW = new Bench(ColourStart.usual(), CastWay.GUESSED_POINTS, List.of());
+
+        CastLook firstPack() {
+            return CastLook.of(start.pack(), 0, 0, CastWay.START).open(openPoints);
+        }
+    }
 
     /** A reading of the density on a strip of a pack. */
     private record Read(FilterPack pack, TimeEvidence.Reading reading) {
@@ -46,45 +76,55 @@ public final class ColourByEye {
         }
     }
 
-    private ColourByEye(ColourDarkroom darkroom) {
+    /**
+     * A slate that was followed.
+     *
+     * @param stood the setting after each piece, times as set
+     * @param standing what stood at last, times as received
+     * @param found what was found of kits and eyes
+     */
+    public record Slate(List<Exposed> stood, Exposed standing, List<KitFactors> found) {}
+
+    private ColourByEye(ColourDarkroom darkroom, Way way, Bench bench) {
         this.darkroom = darkroom;
+        this.way = way;
+        this.bench = bench;
+        this.standing = bench.start();
+        looks.add(bench.firstPack());
+        colour = CastEvidence.weighed(looks, bench.known());
     }
 
-    /** The setting that stands after each strip, times as set, until the advice says done. */
-    public static List<Exposed> withViewingFilters(ColourDarkroom darkroom) {
-        ColourByEye printer = new ColourByEye(darkroom);
-        printer.strips(true, Printers.MOST_PIECES);
-        return printer.stood;
-    }
-
-    /** The setting that stands after the first strip and each ring-around, times as set, until the advice says done. */
-    public static List<Exposed> withRingArounds(ColourDarkroom darkroom) {
-        ColourByEye printer = new ColourByEye(darkroom);
-        printer.strips(false, 2);
-        printer.rings();
-        return printer.stood;
+    /** Until the advice says done. */
+    public static Slate follow(ColourDarkroom darkroom, Way way, Bench bench) {
+        ColourByEye printer = new ColourByEye(darkroom, way, bench);
+        boolean pieces = way == Way.PIECES || way == Way.RING_AROUND;
+        printer.strips(pieces ? 2 : Printers.MOST_PIECES, pieces);
+        if (pieces) {
+            printer.sheets();
+        }
+        return new Slate(printer.stood, printer.standing, printer.colour.factors());
     }
 
     private boolean settled() {
         return colour.isSettled() && CheckStrip.isSettled(open);
     }
 
-    private void strips(boolean looking, int most) {
+    private void strips(int most, boolean oneIsEnough) {
         CheckStrip next = CheckStrip.first(standing.time());
         boolean found = false;
-        while (stood.size() < most && !(looking ? settled() : found)) {
+        while (stood.size() < most && !(oneIsEnough ? found : settled())) {
             StripOnPaper strip = StripOnPaper.covering(next);
-            found = density(strip, looking);
+            found = density(strip, true);
             stood.add(ColourStart.set(standing));
             next = found ? finer() : new CheckStrip(standing.time(), next.step(), next.patches());
         }
     }
 
-    private void rings() {
+    private void sheets() {
         boolean first = true;
         while (stood.size() < Printers.MOST_PIECES && !settled()) {
-            ring(first ? FIRST_STEP : LATER_STEP, first ? FIRST_RINGS : 1);
-            // The row is exposed through the centre of the ring, patch by patch.
+            pick();
+            // The row is exposed through the centre, patch by patch.
             Stops step = first ? Stops.ofFraction(1, 6) : Stops.ofFraction(1, 12);
             density(StripOnPaper.patchByPatch(new CheckStrip(standing.time(), step, ROW)), false);
             restand();
@@ -111,68 +151,80 @@ public final class ColourByEye {
         PatchPick mark = Marks.at(seen, totals.size());
         read.add(new Read(pack, new TimeEvidence.Reading(mark.timeOn(totals), mark.uncertaintyOn(totals))));
         if (looking) {
-            Exposed patch = ColourStart.set(new Exposed(pack, totals.get((int) Math.round(seen(mark)))));
-            for (int i = 0; i < LOOKS; i++) {
-                judge(pack, darkroom.castWithKit(patch));
+            Exposed patch =
+                    ColourStart.set(new Exposed(pack, totals.get((int) Math.round(mark.index() + mark.weight()))));
+            for (int i = 0; i < (way == Way.BY_NAME ? NAMED_LOOKS : LOOKS); i++) {
+                looks.add(look(patch));
             }
         }
         restand();
         return true;
     }
 
-    private static double seen(PatchPick mark) {
-        return mark.index() + mark.weight();
+    private CastLook look(Exposed patch) {
+        return switch (way) {
+            case VIEWING_FILTERS -> KitLook.at(patch.pack(), darkroom.throughKit(patch));
+            case BESIDE_A_CARD ->
+                KitLook.at(patch.pack(), darkroom.throughKitBesideCard(patch)).against(Against.CARD);
+            default -> named(patch);
+        };
     }
 
-    /** The patch nearest to neutral and those about it, each judged. */
-    private void ring(double step, int rings) {
-        record Looked(Exposed patch, Cast cast) {}
-        List<Looked> looked = RingAround.plan(
+    private CastLook named(Exposed patch) {
+        double scale = NamedCast.scaleFor(colour.uncertaintyPoints());
+        return NamedCast.at(patch.pack(), darkroom.named(patch, scale), scale);
+    }
+
+    /** Pieces about the pack that stands, as far apart as it is open. */
+    private void pick() {
+        double step = Math.rint(Math.max(LEAST_STEP, Math.min(MOST_STEP, STEP_OF_DOUBT * colour.uncertaintyPoints())));
+        List<Exposed> pieces = way == Way.RING_AROUND ? ring(step) : grid(step);
+        List<Exposed> set = pieces.stream().map(ColourStart::set).toList();
+        List<FilterPack> packs = pieces.stream().map(Exposed::pack).toList();
+        List<CastLook> found = new ArrayList<>();
+        for (int i = 0; i < LOOKS; i++) {
+            List<Integer> neutral = darkroom.neutralOf(set);
+            found.add(PiecePick.of(packs, neutral));
+            found.add(named(set.get(neutral.get(0))));
+        }
+        looks.addAll(found);
+    }
+
+    private List<Exposed> ring(double step) {
+        return RingAround.plan(
                         standing.pack(),
                         standing.time(),
                         step,
-                        rings,
+                        1,
                         false,
                         List.of(),
                         FilterSet.DICHROIC,
                         FilterSet.Weights.VISUAL)
                 .stream()
-                .map(p -> new Looked(p.exposed(), darkroom.castByEye(ColourStart.set(p.exposed()))))
+                .map(RingAround.Patch::exposed)
                 .toList();
-        FilterPack nearest = looked.stream()
-                .min(Comparator.comparingDouble(l -> l.cast().strongest()))
-                .orElseThrow()
-                .patch()
-                .pack();
-        looked.stream()
-                .sorted(Comparator.comparingDouble(l -> apart(l.patch().pack(), nearest)))
-                .limit(JUDGED)
-                .forEach(l -> judge(l.patch().pack(), l.cast()));
     }
 
-    private static double apart(FilterPack one, FilterPack other) {
-        double magenta = one.inMagenta() - one.inCyan() - other.inMagenta() + other.inCyan();
-        double yellow = one.inYellow() - one.inCyan() - other.inYellow() + other.inCyan();
-        // On a ring of hues red and cyan lie as near as magenta: M and Y count as sides of a triangle.
-        return magenta * magenta + yellow * yellow - magenta * yellow;
+    private List<Exposed> grid(double step) {
+        List<Double> steps = List.of(-step, 0.0, step);
+        return RingAround.grid(
+                        standing.pack(), standing.time(), steps, steps, FilterSet.DICHROIC, FilterSet.Weights.VISUAL)
+                .stream()
+                .flatMap(List::stream)
+                .toList();
     }
 
-    private void judge(FilterPack pack, Cast cast) {
-        judged.add(new CastEvidence.Judged(pack, cast.magenta(), cast.yellow()));
-    }
-
-    /** What all judgements and readings so far speak for. */
+    /** What all looks and readings so far speak for. */
     private void restand() {
-        if (!judged.isEmpty()) {
-            colour = CastEvidence.weighed(judged, FACTOR);
-        }
+        colour = CastEvidence.weighed(looks, bench.known());
+        FilterPack pack = colour.pack();
         if (read.isEmpty()) {
-            standing = new Exposed(colour.pack(), standing.time().times(factor(standing.pack(), colour.pack())));
+            standing = new Exposed(pack, standing.time().times(factor(standing.pack(), pack)));
             return;
         }
-        TimeEvidence.Reading time = TimeEvidence.weighed(
-                read.stream().map(r -> r.carriedTo(colour.pack())).toList());
-        standing = new Exposed(colour.pack(), time.time());
+        TimeEvidence.Reading time =
+                TimeEvidence.weighed(read.stream().map(r -> r.carriedTo(pack)).toList());
+        standing = new Exposed(pack, time.time());
         open = time.uncertainty();
     }
 

@@ -2,13 +2,14 @@ package keyslate.core.trial.printer;
 
 import java.util.ArrayList;
 import java.util.List;
+import keyslate.core.colour.CastLook;
+import keyslate.core.colour.KitLook;
 import keyslate.core.colour.NeutralRemoval;
 import keyslate.core.colour.RingAround.Exposed;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.FilterShift;
 import keyslate.core.quantity.Stops;
-import keyslate.core.trial.printer.ColourDarkroom.Cast;
 
 /**
  * The plain rules of the craft, for comparison: a strip of equal seconds, whole test prints, density first, the
@@ -34,9 +35,9 @@ public final class ColourCraftRules {
         while (!content && stood.size() < Printers.MOST_PIECES) {
             Exposed print = new Exposed(pack, ExposureTime.ofSeconds(seconds));
             double dark = darkroom.tooDark(print);
-            Cast cast = darkroom.castWithKit(print);
+            CastLook cast = KitLook.at(pack, darkroom.throughKit(print));
             boolean densityOff = Math.abs(dark) > NOTICED_STOPS;
-            boolean castOff = cast.strongest() > GOOD_ENOUGH;
+            boolean castOff = Math.max(Math.abs(cast.magenta()), Math.abs(cast.yellow())) > GOOD_ENOUGH;
             if (densityOff) {
                 seconds *= Stops.of(-dark).toFactor();
             } else if (castOff) {

@@ -1,20 +1,22 @@
 package keyslate.core.trial.world;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import keyslate.core.colour.ColourDifference;
-import keyslate.core.colour.ColourFilm;
-import keyslate.core.colour.ColourPaper;
 import keyslate.core.colour.DyeImage;
-import keyslate.core.colour.FilterSet;
+import keyslate.core.colour.Hue;
+import keyslate.core.colour.KitLook.Through;
 import keyslate.core.colour.Layers;
+import keyslate.core.colour.NamedCast;
+import keyslate.core.colour.NamedCast.Picture;
 import keyslate.core.colour.RingAround.Exposed;
 import keyslate.core.colour.ViewingLight;
 import keyslate.core.darkroom.ColourPrint;
 import keyslate.core.darkroom.Scanner;
-import keyslate.core.darkroom.ScannerLook;
 import keyslate.core.darkroom.ToneEncoding;
 import keyslate.core.numeric.Bisection;
 import keyslate.core.quantity.FilterPack;
@@ -24,19 +26,11 @@ import keyslate.core.trial.printer.ColourStart;
 import keyslate.core.trial.printer.StripOnPaper;
 
 /**
- * A grey card in a colour darkroom as one finds it, none of whose constants the advice knows: layers of the paper 5 % apart, dials 10 % off in scale and 3 points at the zero, a lamp of 2700 to 3400 K, a negative up to two
- * stops thin or dense; viewing filters whose factor is 0.4 to 1 and differs by 15 % between magenta and yellow, each absorbing 5 to 20 % of the other's colour; an eye that errs in a* and b* by 1 to 2 at each look, and that by itself takes casts for up to a quarter more
+ * A grey card in a colour darkroom as one finds it ({@link ColourRoom}), on a negative up to two stops thin or dense; seen by an eye that errs in a* and b* by 1 to 2 at each look and that by itself takes casts for up to a quarter more
  * or less than they are. Answers with looks and scans, and at the end with how far a setting is from the best.
  */
 public final class TestedColour implements ColourDarkroom {
-    private static final double MOST_LAG_SECONDS = 0.4;
     private static final double GREY_CARD = 0.18;
-    private static final double LAYERS_APART = 0.05;
-    private static final double SPEED = 0.06;
-    private static final double DIAL_SCALE = 0.10;
-    private static final double DIAL_OFFSET = 3;
-    private static final double COOLEST = 2700;
-    private static final double HOTTEST = 3400;
     private static final double MOST_STOPS = 2;
     private static final double LIGHT_SPREAD = 0.06;
     private static final double LEAST_SECONDS = 0.01;
@@ -49,83 +43,52 @@ public final class TestedColour implements ColourDarkroom {
     private static final double A_PER_POINT = 0.525;
 
     private static final double B_PER_POINT = 0.70;
-    /** "Between 5 and 10": half a step of a kit of 5, 10 and 20. */
-    private static final double KIT_STEP = 2.5;
-
-    private static final double MOST_OF_KIT = 60;
-    private static final double LEAST_FACTOR = 0.4;
-    private static final double MOST_FACTOR = 1;
-    private static final double FACTORS_APART = 0.15;
-    private static final double LEAST_SIDE = 0.05;
-    private static final double MOST_SIDE = 0.2;
     private static final double SURE_AB = 1;
     private static final double UNSURE_AB = 2;
-    private static final double EYE_SCALE = 1.25;
-    private static final double SCANNER_CAST = 0.1;
-    private static final double SCANNER_GRADATION = 0.05;
+    /** A piece that looks less than this many times as far from neutral as the nearest one is picked beside it. */
+    private static final double NEARLY = 1.35;
+
+    private static final int MOST_PICKED = 3;
     private static final double NO_DYE = 0.04;
     private static final int PATCH_SIDE = 24;
 
+    private final ColourRoom room;
     private final Layers negative;
-    private final double kelvin;
-    private final double lagSeconds;
-    private final double[] gradient = new double[3];
-    private final double[] speed = new double[3];
-    private final double magentaScale;
-    private final double yellowScale;
-    private final double magentaOffset;
-    private final double yellowOffset;
-    private final double magentaFactor;
-    private final double yellowFactor;
-    private final double magentaSide;
-    private final double yellowSide;
-    private final double eyeScale;
     private final CastEye casts;
     private final Eye eye;
-    private final ScannerLook scanner;
     private final long scanSeed;
+    private int pieces;
+
+    /** What a darkroom is like. */
+    public record Kind(double steady, boolean foreign) {
+        /** Every look is a new one, and the paper is as the advice thinks. */
+        public static final Kind USUAL = new Kind(0, false);
+    }
 
     /**
      * A darkroom.
      *
-     * @param steady share of the variance of cast judgements, 0 to 1, that is one and the same error all through a run
+     * @param kind with the share of the variance of cast judgements, 0 to 1, that is one and the same error all through a run
      */
-    public TestedColour(long seed, double steady) {
-        Fate fate = new Fate(seed);
-        lagSeconds = fate.even(0, MOST_LAG_SECONDS);
-        double common = fate.bell(SPEED);
-        for (int l = 0; l < 3; l++) {
-            gradient[l] = 1 + fate.bell(LAYERS_APART);
-            speed[l] = common + fate.bell(SPEED);
-        }
-        kelvin = fate.even(COOLEST, HOTTEST);
+    public TestedColour(long seed, Kind kind) {
+        this(new ColourRoom(new Fate(seed), new Fate(~seed), kind.foreign()), new Fate(seed ^ 0x5DEECE66DL), kind);
+    }
+
+    private TestedColour(ColourRoom room, Fate fate, Kind kind) {
+        this.room = room;
         Layers card = new Layers(
                 GREY_CARD * Math.pow(10, fate.bell(LIGHT_SPREAD)),
                 GREY_CARD,
                 GREY_CARD * Math.pow(10, fate.bell(LIGHT_SPREAD)));
-        negative = ColourFilm.printingDensity(card, Stops.of(fate.even(-MOST_STOPS, MOST_STOPS)));
-        magentaScale = 1 + fate.bell(DIAL_SCALE);
-        yellowScale = 1 + fate.bell(DIAL_SCALE);
-        magentaOffset = fate.bell(DIAL_OFFSET);
-        yellowOffset = fate.bell(DIAL_OFFSET);
-        double factor = fate.even(LEAST_FACTOR, MOST_FACTOR);
-        double apart = fate.bell(FACTORS_APART) / 2;
-        magentaFactor = factor * (1 + apart);
-        yellowFactor = factor * (1 - apart);
-        magentaSide = fate.even(LEAST_SIDE, MOST_SIDE);
-        yellowSide = fate.even(LEAST_SIDE, MOST_SIDE);
-        eyeScale = Math.pow(EYE_SCALE, fate.even(-1, 1));
-        casts = new CastEye(fate.seed(), fate.even(SURE_AB, UNSURE_AB), steady);
+        negative = room.negative(card, Stops.of(fate.even(-MOST_STOPS, MOST_STOPS)));
+        casts = new CastEye(fate.seed(), fate.even(SURE_AB, UNSURE_AB), kind.steady());
         eye = new Eye(fate.seed());
-        scanner = new ScannerLook(
-                fate.even(1 - SCANNER_GRADATION, 1 + SCANNER_GRADATION),
-                ScannerLook.USUAL.noiseCodes(),
-                0,
-                new Layers(
-                        fate.even(1 - SCANNER_CAST, 1 + SCANNER_CAST),
-                        1,
-                        fate.even(1 - SCANNER_CAST, 1 + SCANNER_CAST)));
         scanSeed = fate.seed();
+    }
+
+    /** Another negative of the same film in the same darkroom, looked at by the same eye on another evening. */
+    public TestedColour sister(long seed) {
+        return new TestedColour(room, new Fate(seed), Kind.USUAL);
     }
 
     /** What an eye adds to a cast: an error of each look, and a steady one of the run. */
@@ -142,38 +105,43 @@ public final class TestedColour implements ColourDarkroom {
             loose = spread * Math.sqrt(1 - steady);
         }
 
-        double a() {
-            return steadyA + loose * random.nextGaussian();
+        Bands alone() {
+            return new Bands(
+                    (steadyA + loose * random.nextGaussian()) / A_PER_POINT,
+                    (steadyB + loose * random.nextGaussian()) / B_PER_POINT);
         }
 
-        double b() {
-            return steadyB + loose * random.nextGaussian();
+        /** Beside another grey: what is steady stands in both. */
+        Bands beside() {
+            return new Bands(
+                    Math.sqrt(2) * loose * random.nextGaussian() / A_PER_POINT,
+                    Math.sqrt(2) * loose * random.nextGaussian() / B_PER_POINT);
         }
     }
 
-    private FilterPack inTheLight(FilterPack dialled) {
-        return FilterPack.of(
-                dialled.inCyan(),
-                Math.max(0, magentaScale * dialled.inMagenta() + (dialled.inMagenta() > 0 ? magentaOffset : 0)),
-                Math.max(0, yellowScale * dialled.inYellow() + (dialled.inYellow() > 0 ? yellowOffset : 0)));
+    /** A cast of the print's bands, points. */
+    private record Bands(double magenta, double yellow) {
+        Bands plus(Bands other) {
+            return new Bands(magenta + other.magenta, yellow + other.yellow);
+        }
+
+        Bands times(double factor) {
+            return new Bands(factor * magenta, factor * yellow);
+        }
+
+        /** As far as an eye sees it from neutral, in a* and b*. */
+        double far() {
+            return Math.hypot(A_PER_POINT * magenta, B_PER_POINT * yellow);
+        }
     }
 
     private DyeImage card(FilterPack pack, double receivedSeconds) {
-        Layers x = ColourPaper.logExposure(
-                negative,
-                inTheLight(pack),
-                Math.log10(Math.max(LEAST_SECONDS, receivedSeconds)),
-                kelvin,
-                FilterSet.DICHROIC);
-        double[] dyes = new double[3];
-        for (int l = 0; l < 3; l++) {
-            dyes[l] = ColourPaper.amount(gradient[l] * (x.at(l) + speed[l]));
-        }
-        return new DyeImage(Layers.of(dyes));
+        double drifted = -Stops.of(room.driftStops * pieces).toLogExposure();
+        return room.print(negative, pack, Math.log10(Math.max(LEAST_SECONDS, receivedSeconds)) + drifted);
     }
 
     private DyeImage card(Exposed print) {
-        return card(print.pack(), print.time().inSeconds() - lagSeconds);
+        return card(print.pack(), print.time().inSeconds() - room.lagSeconds);
     }
 
     private double rightSeconds(FilterPack pack) {
@@ -187,47 +155,72 @@ public final class TestedColour implements ColourDarkroom {
     }
 
     private double stopsTooDark(Exposed print) {
-        double received = Math.max(LEAST_SECONDS, print.time().inSeconds() - lagSeconds);
+        double received = Math.max(LEAST_SECONDS, print.time().inSeconds() - room.lagSeconds);
         return Stops.ofFactor(received / rightSeconds(print.pack())).inStops();
     }
 
     @Override
     public double density(FilterPack pack, StripOnPaper strip) {
-        List<Double> given = strip.receivedSeconds(lagSeconds).stream()
+        pieces++;
+        List<Double> given = strip.receivedSeconds(room.lagSeconds).stream()
                 .map(s -> Math.log10(Math.max(LEAST_SECONDS, s)))
                 .toList();
         return eye.place(given, Math.log10(rightSeconds(pack)));
     }
 
-    /** The cast of the bands in points, with the error of one look. */
-    private Cast seen(Exposed patch) {
+    private Bands truly(Exposed patch) {
         Layers dyes = card(patch).amounts();
-        return new Cast(
-                POINTS_PER_DYE * (dyes.green() - dyes.red()) + casts.a() / A_PER_POINT,
-                POINTS_PER_DYE * (dyes.blue() - dyes.red()) + casts.b() / B_PER_POINT);
-    }
-
-    /** The filters that clear it, to half a step of the kit: both are known by what change they call for, times a factor of their own, and each takes a little of the other. */
-    @Override
-    public Cast castWithKit(Exposed patch) {
-        Cast cast = seen(patch);
-        double magenta = cast.magenta() / BANDS_PER_POINT;
-        double yellow = cast.yellow() / BANDS_PER_POINT;
-        // change = factor * (own + side of the other).
-        double det = 1 - magentaSide * yellowSide;
-        double m = (magenta / magentaFactor - yellowSide * yellow / yellowFactor) / det;
-        double y = (yellow / yellowFactor - magentaSide * magenta / magentaFactor) / det;
-        return new Cast(kit(m), kit(y));
-    }
-
-    private static double kit(double points) {
-        return KIT_STEP * Math.round(Math.max(-MOST_OF_KIT, Math.min(MOST_OF_KIT, points)) / KIT_STEP);
+        return new Bands(POINTS_PER_DYE * (dyes.green() - dyes.red()), POINTS_PER_DYE * (dyes.blue() - dyes.red()));
     }
 
     @Override
-    public Cast castByEye(Exposed patch) {
-        Cast seen = seen(patch);
-        return new Cast(eyeScale * seen.magenta(), eyeScale * seen.yellow());
+    public List<Through> throughKit(Exposed patch) {
+        return clearing(truly(patch).plus(casts.alone()));
+    }
+
+    @Override
+    public List<Through> throughKitBesideCard(Exposed patch) {
+        return clearing(truly(patch).plus(casts.beside()).plus(new Bands(room.cardMagenta, room.cardYellow)));
+    }
+
+    private List<Through> clearing(Bands cast) {
+        return room.kit.clearing(cast.magenta() / BANDS_PER_POINT, cast.yellow() / BANDS_PER_POINT);
+    }
+
+    @Override
+    public List<Picture> named(Exposed patch, double scale) {
+        Bands seen = truly(patch).plus(casts.alone()).times(room.eyeScale);
+        List<Picture> pictures = new ArrayList<>(List.of(Picture.NEUTRAL));
+        for (NamedCast strength : List.of(NamedCast.SLIGHT, NamedCast.CLEAR, NamedCast.STRONG)) {
+            for (Hue hue : Hue.values()) {
+                pictures.add(new Picture(hue, strength));
+            }
+        }
+        List<Double> far = pictures.stream()
+                .map(p -> p.shift(scale).times(BANDS_PER_POINT))
+                .map(s -> seen.plus(new Bands(s.inMagenta(), s.inYellow())).far())
+                .toList();
+        return nearest(far, 2).stream().map(pictures::get).toList();
+    }
+
+    @Override
+    public List<Integer> neutralOf(List<Exposed> sheet) {
+        return nearest(
+                sheet.stream()
+                        .map(piece -> truly(piece).plus(casts.alone()).far())
+                        .toList(),
+                MOST_PICKED);
+    }
+
+    /** The nearest, and those that are hardly farther. */
+    private static List<Integer> nearest(List<Double> far, int most) {
+        List<Integer> nearest = new ArrayList<>();
+        for (int i = 0; i < far.size(); i++) {
+            nearest.add(i);
+        }
+        nearest.sort(Comparator.comparing(far::get));
+        double limit = NEARLY * far.get(nearest.get(0));
+        return nearest.stream().filter(i -> far.get(i) <= limit).limit(most).toList();
     }
 
     @Override
@@ -249,7 +242,8 @@ public final class TestedColour implements ColourDarkroom {
         int rgb = code(shown.red()) << 16 | code(shown.green()) << 8 | code(shown.blue());
         int[] flat = new int[PATCH_SIDE * PATCH_SIDE];
         Arrays.fill(flat, rgb);
-        int[] codes = Scanner.colour(new ColourPrint.Picture(PATCH_SIDE, PATCH_SIDE, flat), scanner, scanSeed ^ which);
+        int[] codes =
+                Scanner.colour(new ColourPrint.Picture(PATCH_SIDE, PATCH_SIDE, flat), room.scanner, scanSeed ^ which);
         double[] linear = new double[3];
         for (int code : codes) {
             for (int l = 0; l < 3; l++) {

@@ -1,0 +1,88 @@
+package keyslate.core.colour;
+
+import keyslate.core.quantity.Check;
+import keyslate.core.quantity.FilterPack;
+
+/**
+ * One look at a cast.
+ *
+ * @param pack what the patch was printed with
+ * @param magenta strength of the magenta cast in points of its way; negative = green
+ * @param yellow strength of the yellow cast; negative = blue
+ * @param against what it was compared with
+ * @param atLeast whether this is the strongest there was to compare with, and the cast may be any stronger
+ * @param openPoints what the look leaves open beyond its way's errors, points of the way, one standard deviation
+ * @param gradient how much of a cast shows on a patch of this density, 1 = as on one of the right density (COL-14)
+ */
+public record CastLook(
+        FilterPack pack,
+        double magenta,
+        double yellow,
+        CastWay way,
+        Against against,
+        boolean atLeast,
+        double openPoints,
+        double gradient) {
+    private static final double LEAST_GRADIENT = 0.1;
+    private static final double MOST_GRADIENT = 3;
+    /** Dye of a neutral of density 0.75. */
+    private static final double MIDDLE = 0.69;
+
+    private static final double LOG_PER_STOP = Math.log10(2);
+
+    public CastLook {
+        magenta = Check.within("magenta cast", magenta, -FilterPack.MOST, FilterPack.MOST, "points");
+        yellow = Check.within("yellow cast", yellow, -FilterPack.MOST, FilterPack.MOST, "points");
+        openPoints = Check.within("what stays open", openPoints, 0, FilterPack.MOST, "points");
+        gradient = Check.within("gradient", gradient, LEAST_GRADIENT, MOST_GRADIENT, "");
+    }
+
+    /** What an eye or an instrument had beside the print. */
+    public enum Against {
+        /** Nothing but the light it stood in. */
+        NOTHING,
+        /** A grey card in the same light: the eye's steady error stands in both and cancels; the card has a cast of its own, known to ± 2 points. */
+        CARD,
+        /** A card whose own cast was measured, to ± 0.5 points. */
+        MEASURED_CARD
+    }
+
+    /** A plain look at a patch of the right density. */
+    public static CastLook of(FilterPack pack, double magenta, double yellow, CastWay way) {
+        return new CastLook(pack, magenta, yellow, way, Against.NOTHING, false, 0, 1);
+    }
+
+    public CastLook against(Against other) {
+        return new CastLook(pack, magenta, yellow, way, other, atLeast, openPoints, gradient);
+    }
+
+    public CastLook open(double points) {
+        return new CastLook(pack, magenta, yellow, way, against, atLeast, points, gradient);
+    }
+
+    public CastLook orMore() {
+        return new CastLook(pack, magenta, yellow, way, against, true, openPoints, gradient);
+    }
+
+    /**
+     * The same look at a patch of a wrong density, reckoned at the gradient the paper has there.
+     *
+     * @param stops more light that the patch needs; negative when it is too dark
+     */
+    public CastLook needing(double stops) {
+        double log = ColourPaper.logExposureFor(MIDDLE) - LOG_PER_STOP * Check.finite("stops", stops);
+        double slope = ColourPaper.gradient(ColourPaper.amount(log)) / ColourPaper.gradient(MIDDLE);
+        return new CastLook(pack, magenta, yellow, way, against, atLeast, openPoints, Math.max(LEAST_GRADIENT, slope));
+    }
+
+    /**
+     * One standard deviation of either colour, points of the way.
+     *
+     * @param times how often the same was seen on the same patch: only the eye errs anew each time
+     */
+    double spread(int times) {
+        double share = way.errors().share() * Math.hypot(magenta, yellow);
+        double loose = way.errors().points() * (against == Against.NOTHING ? 1 : Math.sqrt(2));
+        return Math.sqrt(loose * loose + times * (share * share + openPoints * openPoints));
+    }
+}

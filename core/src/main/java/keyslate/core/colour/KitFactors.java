@@ -1,0 +1,45 @@
+package keyslate.core.colour;
+
+/**
+ * What one point of the pack shows as by a way (COL-28): V = G·(n − p).
+ *
+ * @param magenta points of magenta cast for one point of magenta in the pack, and how well that is known
+ * @param yellow the same of yellow
+ * @param magentaSide magenta cast for a point of yellow
+ * @param yellowSide yellow cast for a point of magenta
+ */
+public record KitFactors(CastWay way, Known magenta, Known magentaSide, Known yellowSide, Known yellow) {
+    /**
+     * A figure.
+     *
+     * @param spread one standard deviation
+     */
+    public record Known(double figure, double spread) {}
+
+    /** As it is believed before any look. */
+    public static KitFactors believed(CastWay way) {
+        return believed(way, way.trust().shown());
+    }
+
+    /** The same for a kit whose points are said to show so much. */
+    public static KitFactors believed(CastWay way, double shown) {
+        CastWay.Trust trust = way.trust();
+        Known own = new Known(shown, trust.doubt() * shown);
+        Known side = new Known(0, trust.side() * shown);
+        return new KitFactors(way, own, side, side, own);
+    }
+
+    /** k of COL-06: points of the pack for one point of magenta by this way. */
+    public double magentaFactor() {
+        return 1 / magenta.figure();
+    }
+
+    /** k of COL-06 of yellow. */
+    public double yellowFactor() {
+        return 1 / yellow.figure();
+    }
+
+    Known[] inOrder() {
+        return new Known[] {magenta, magentaSide, yellowSide, yellow};
+    }
+}

@@ -1,0 +1,200 @@
+package keyslate.server.decide;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import keyslate.core.colour.CastLook;
+import keyslate.core.colour.CastLook.Against;
+import keyslate.core.colour.Hue;
+import keyslate.core.colour.KitLook;
+import keyslate.core.colour.KitLook.Through;
+import keyslate.core.colour.NamedCast;
+import keyslate.core.colour.NamedCast.Picture;
+import keyslate.core.quantity.Check;
+import keyslate.core.quantity.FilterPack;
+import keyslate.server.Show;
+import keyslate.server.decide.DecisionViews.Beside;
+import keyslate.server.decide.DecisionViews.Cast;
+import keyslate.server.decide.DecisionViews.CastWay;
+import keyslate.server.decide.DecisionViews.ColourLook;
+import keyslate.server.decide.DecisionViews.Filter;
+import keyslate.server.decide.DecisionViews.Named;
+import keyslate.server.web.FieldErrors;
+import keyslate.store.json.Seen;
+import keyslate.store.json.SeenCast;
+
+/** Looks at a cast: read from what was asked, kept on record, and made into what is weighed. */
+final class CastLooks {
+    /** The factor at which looks are kept, so that kits of both kinds are weighed together (COL-06). */
+    static final double USUAL_FACTOR = 0.5;
+
+    private static final int MOST_LOOKS = 12;
+    private static final int MOST_AT_ONCE = 2;
+    private static final double MOST_POINTS = 60;
+    private static final double LEAST_SCALE = 0.5;
+    private static final double MOST_SCALE = 4;
+    private static final double LEAST_FACTOR = 0.2;
+    private static final FilterPack NO_PACK = FilterPack.of(0, 0, 0);
+    private static final Map<Hue, String> NAMES =
+            Map.of(Hue.R, "red", Hue.Y, "yellow", Hue.G, "green", Hue.C, "cyan", Hue.B, "blue", Hue.M, "magenta");
+
+    private CastLooks() {}
+
+    /**
+     * Looks at one sheet.
+     *
+     * @param densityStops how much more light the patch needs
+     * @param alone whether they count by themselves
+     */
+    record Told(String way, double densityStops, List<SeenCast> casts, boolean alone) {
+        double magenta() {
+            return casts.stream().mapToDouble(SeenCast::magentaPoints).average().orElse(0);
+        }
+
+        double yellow() {
+            return casts.stream().mapToDouble(SeenCast::yellowPoints).average().orElse(0);
+        }
+
+        double strongest() {
+            return Math.max(Math.abs(magenta()), Math.abs(yellow()));
+        }
+
+        Seen seen() {
+            return Seen.cast(magenta(), yellow(), way, densityStops, casts);
+        }
+
+        /** As they are weighed at the pack of the sheet. */
+        List<CastLook> at(FilterPack pack) {
+            return casts.stream().map(c -> look(pack, c, densityStops)).toList();
+        }
+    }
+
+    /** What a decision on record says; one look where it was made before several could be. */
+    static Told kept(Seen seen) {
+        List<SeenCast> casts = seen.casts() == null
+                ? List.of(new SeenCast(
+                        seen.way() == null ? CastWay.VIEWING_FILTER.name() : seen.way(),
+                        Beside.NOTHING.name(),
+                        or(seen.magentaPoints(), 0),
+                        or(seen.yellowPoints(), 0),
+                        false,
+                        0,
+                        ""))
+                : seen.casts();
+        return new Told(casts.get(0).way(), or(seen.densityStops(), 0), casts, false);
+    }
+
+    private static CastLook look(FilterPack pack, SeenCast cast, double densityStops) {
+        CastLook look = CastLook.of(
+                        pack,
+                        cast.magentaPoints(),
+                        cast.yellowPoints(),
+                        keyslate.core.colour.CastWay.valueOf(cast.way()))
+                .against(Against.valueOf(cast.against()))
+                .open(cast.openPoints())
+                .needing(densityStops);
+        return cast.atLeast() ? look.orMore() : look;
+    }
+
+    /** Reads what was asked; refuses what is missing or out of range, field by field. */
+    static Told told(Cast cast) {
+        FieldErrors errors = new FieldErrors();
+        if (cast.way() == null) {
+            errors.add("/cast/way", "E_SHAPE", "Say how the cast was seen.");
+        }
+        double factor = errors.check(
+                "/cast/factor",
+                USUAL_FACTOR,
+                () -> Check.within("viewing-filter factor", or(cast.factor(), USUAL_FACTOR), LEAST_FACTOR, 1, ""));
+        double scale = errors.check(
+                "/cast/scale",
+                1.0,
+                () -> Check.within("scale of the casts shown", or(cast.scale(), 1), LEAST_SCALE, MOST_SCALE, ""));
+        double density = Readings.stops(errors, "/cast/densityStops", cast.densityStops());
+        List<ColourLook> looks = cast.looks() == null ? List.of() : cast.looks();
+        if (looks.isEmpty() || looks.size() > MOST_LOOKS) {
+            errors.add("/cast/looks", "E_SHAPE", "Say what was seen, 1 to " + MOST_LOOKS + " looks.");
+        }
+        Against against = cast.beside() == null
+                ? Against.NOTHING
+                : Against.valueOf(cast.beside().name());
+        List<SeenCast> seen = new ArrayList<>();
+        for (int i = 0; i < Math.min(looks.size(), MOST_LOOKS); i++) {
+            String at = "/cast/looks/" + i;
+            seen.add(
+                    cast.way() == CastWay.BY_NAME
+                            ? named(errors, at + "/named", looks.get(i), scale, against)
+                            : filtered(errors, at + "/filters", looks.get(i), factor, against));
+        }
+        errors.throwIfAny();
+        return new Told(cast.way().name(), density, seen, Boolean.TRUE.equals(cast.alone()));
+    }
+
+    private static double or(Double given, double usual) {
+        return given == null ? usual : given;
+    }
+
+    private static SeenCast filtered(FieldErrors errors, String at, ColourLook look, double factor, Against against) {
+        List<Filter> filters = look.filters() == null ? List.of() : look.filters();
+        atMost(errors, at, filters.size());
+        List<Through> through = new ArrayList<>();
+        List<String> words = new ArrayList<>();
+        for (Filter filter : filters) {
+            if (filter.hue() == null || filter.points() == null) {
+                errors.add(at, "E_SHAPE", "Say which filter and how strong.");
+                continue;
+            }
+            boolean enough = !Boolean.FALSE.equals(filter.enough());
+            double points =
+                    errors.check(at, 0.0, () -> Check.within("strength", filter.points(), 0, MOST_POINTS, "points"));
+            // A kit that prints the correction on its filters and one that prints their own strength are weighed
+            // together.
+            double strength = Math.min(MOST_POINTS, points * factor / USUAL_FACTOR);
+            through.add(new Through(filter.hue(), strength, enough));
+            words.add(NAMES.get(filter.hue()) + " " + Show.number(points) + (enough ? "" : " not enough"));
+        }
+        CastLook seen = KitLook.at(NO_PACK, through);
+        return kept(seen, against, words.isEmpty() ? "no filter helps" : "right through " + Show.listed(words));
+    }
+
+    private static SeenCast named(FieldErrors errors, String at, ColourLook look, double scale, Against against) {
+        List<Named> names = look.named() == null ? List.of() : look.named();
+        atMost(errors, at, names.size());
+        List<Picture> pictures = new ArrayList<>();
+        List<String> words = new ArrayList<>();
+        for (Named name : names) {
+            if (name.hue() == null || name.strength() == null) {
+                errors.add(at, "E_SHAPE", "Say which cast and how strong.");
+                continue;
+            }
+            NamedCast strength = NamedCast.valueOf(name.strength().name());
+            pictures.add(new Picture(name.hue(), strength));
+            words.add(strength.name().toLowerCase(Locale.ROOT) + " " + NAMES.get(name.hue()));
+        }
+        if (pictures.isEmpty() || pictures.size() > MOST_AT_ONCE) {
+            pictures = List.of(Picture.NEUTRAL);
+        }
+        return kept(
+                NamedCast.at(NO_PACK, pictures, scale),
+                against,
+                words.isEmpty() ? "no cast" : words.size() > 1 ? "between " + Show.listed(words) : words.get(0));
+    }
+
+    private static void atMost(FieldErrors errors, String at, int size) {
+        if (size > MOST_AT_ONCE) {
+            errors.add(at, "E_SHAPE", "Two at most.");
+        }
+    }
+
+    private static SeenCast kept(CastLook look, Against against, String words) {
+        return new SeenCast(
+                look.way().name(),
+                against.name(),
+                look.magenta(),
+                look.yellow(),
+                look.atLeast(),
+                look.openPoints(),
+                words);
+    }
+}

@@ -1,0 +1,154 @@
+import { Swatch } from "../../shared/ui/LightName";
+import {
+  type Choosing,
+  FILTER_STEPS,
+  HUES,
+  type Hue,
+  NAME_STEPS,
+  type Step,
+  type Way,
+  besides,
+} from "./casts";
+
+/** One look: which filter or which cast, how strong, and what is laid on it or lies beside it. */
+export function LookFields(props: {
+  way: Way;
+  scale: number;
+  chosen: Choosing;
+  onChange: (chosen: Choosing) => void;
+}) {
+  const { chosen, onChange } = props;
+  const filter = props.way === "VIEWING_FILTER";
+  const first = HUES.find((h) => h.hue === chosen.hue);
+  return (
+    <>
+      <h3>{filter ? "Through which filter is the grey right?" : "What cast has the grey?"}</h3>
+      <Hues
+        filter={filter}
+        label={filter ? "Viewing filter" : "Cast"}
+        hues={HUES.map((h) => h.hue)}
+        value={chosen.neutral ? undefined : chosen.hue}
+        onChange={(hue) => onChange({ hue, ...(chosen.step !== undefined && { step: chosen.step }) })}
+      />
+      <Steps
+        label={first && !chosen.neutral ? strengthWords(filter, first) : "How strong?"}
+        options={filter ? FILTER_STEPS : NAME_STEPS}
+        hint={filter ? undefined : scaleWords(props.scale)}
+        value={chosen.neutral ? undefined : chosen.step}
+        onChange={(step) => onChange({ ...chosen, neutral: false, step })}
+      />
+      {chosen.hue !== undefined && chosen.step !== undefined && !chosen.neutral && (
+        <Second filter={filter} chosen={{ ...chosen, hue: chosen.hue }} onChange={onChange} />
+      )}
+      <button
+        type="button"
+        className="link"
+        aria-pressed={chosen.neutral === true}
+        onClick={() => onChange(chosen.neutral ? {} : { neutral: true })}
+      >
+        {filter ? "No filter helps, it is neutral" : "No cast, it is neutral"}
+      </button>
+    </>
+  );
+}
+
+/** What is left through the first filter, or the hue between which and the first one the cast lies. */
+function Second(props: {
+  filter: boolean;
+  chosen: Choosing & { hue: Hue };
+  onChange: (chosen: Choosing) => void;
+}) {
+  const { chosen, onChange, filter } = props;
+  return (
+    <div className="second-hue">
+      <p>{filter ? "A little left? Lay on it" : "Or between that and"}</p>
+      <Hues
+        filter={filter}
+        label={filter ? "Second filter on it" : "Second cast beside it"}
+        hues={besides(chosen.hue)}
+        value={chosen.second}
+        onChange={(second) =>
+          onChange(
+            second === chosen.second
+              ? { hue: chosen.hue, ...(chosen.step !== undefined && { step: chosen.step }) }
+              : { ...chosen, second, ...(filter && { secondStep: chosen.secondStep ?? "5" }) },
+          )
+        }
+      />
+      {filter && chosen.second !== undefined && (
+        <Steps
+          label="Second filter: how strong?"
+          options={FILTER_STEPS}
+          value={chosen.secondStep}
+          onChange={(secondStep) => onChange({ ...chosen, secondStep })}
+        />
+      )}
+    </div>
+  );
+}
+
+function Hues(props: {
+  filter: boolean;
+  label: string;
+  hues: readonly Hue[];
+  value: Hue | undefined;
+  onChange: (hue: Hue) => void;
+}) {
+  return (
+    <div className="hues" role="group" aria-label={props.label}>
+      {HUES.filter((h) => props.hues.includes(h.hue)).map((h) => (
+        <button
+          key={h.hue}
+          type="button"
+          aria-label={`${props.hues.length < HUES.length ? "also " : ""}${props.filter ? h.filter : h.cast}`}
+          aria-pressed={props.value === h.hue}
+          onClick={() => props.onChange(h.hue)}
+        >
+          <Swatch letter={h.hue} />
+          <span>{props.filter ? h.filter : h.cast}</span>
+        </button>
+      ))}
+    </div>
+  );
+}
+
+function Steps(props: {
+  label: string;
+  options: readonly Step[];
+  hint?: string | undefined;
+  value: string | undefined;
+  onChange: (id: string) => void;
+}) {
+  return (
+    <div className="wish" role="group" aria-label={props.label}>
+      <p>
+        <span>{props.label}</span>
+        {props.hint && <span className="note">{props.hint}</span>}
+      </p>
+      <div className="wish-line">
+        {props.options.map((option) => (
+          <button
+            key={option.id}
+            type="button"
+            aria-label={option.words}
+            aria-pressed={option.id === props.value}
+            onClick={() => props.onChange(option.id)}
+          >
+            {option.label}
+          </button>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+function strengthWords(filter: boolean, chosen: (typeof HUES)[number]): string {
+  if (!filter) return `How much ${chosen.cast}?`;
+  const name = chosen.filter;
+  return `${name.charAt(0).toUpperCase()}${name.slice(1)}: the print is ${chosen.clears}. How strong?`;
+}
+
+/** What the words stand for, in points of a viewing filter. */
+function scaleWords(scale: number): string {
+  return `about ${String(4 * scale)}, ${String(10 * scale)}, ${String(20 * scale)} points of a filter`;
+}

@@ -1,0 +1,107 @@
+import type { Schemas } from "../../shared/api/client";
+
+export type Way = NonNullable<Schemas["Cast"]["way"]>;
+export type Beside = NonNullable<Schemas["Cast"]["beside"]>;
+export type ColourLook = Schemas["ColourLook"];
+export type Hue = NonNullable<Schemas["Filter"]["hue"]>;
+type Strength = NonNullable<Schemas["Named"]["strength"]>;
+
+/** How many looks at one sheet are taken together. */
+export const MOST_LOOKS = 12;
+
+export const HUES: readonly { hue: Hue; filter: string; cast: string; clears: string }[] = [
+  { hue: "C", filter: "cyan", cast: "too cyan", clears: "too red" },
+  { hue: "M", filter: "magenta", cast: "too magenta", clears: "too green" },
+  { hue: "Y", filter: "yellow", cast: "too yellow", clears: "too blue" },
+  { hue: "R", filter: "red", cast: "too red", clears: "too cyan" },
+  { hue: "G", filter: "green", cast: "too green", clears: "too magenta" },
+  { hue: "B", filter: "blue", cast: "too blue", clears: "too yellow" },
+];
+
+/** Round the rose: each lies between the two that make it. */
+const CIRCLE: readonly Hue[] = ["R", "Y", "G", "C", "B", "M"];
+
+/** The two hues beside one. */
+export function besides(hue: Hue): readonly Hue[] {
+  const at = CIRCLE.indexOf(hue);
+  return [CIRCLE[(at + 5) % 6], CIRCLE[(at + 1) % 6]].flatMap((h) => h ?? []);
+}
+
+export interface Step {
+  id: string;
+  label: string;
+  words: string;
+}
+
+interface FilterStep extends Step {
+  points: number;
+  enough: boolean;
+}
+
+/** Strengths of a kit, what lies between two of them, and more than there is. */
+export const FILTER_STEPS: readonly FilterStep[] = [
+  { id: "2.5", label: "less", words: "less than 5", points: 2.5, enough: true },
+  { id: "5", label: "5", words: "5", points: 5, enough: true },
+  { id: "7.5", label: "betw.", words: "between 5 and 10", points: 7.5, enough: true },
+  { id: "10", label: "10", words: "10", points: 10, enough: true },
+  { id: "15", label: "betw.", words: "between 10 and 20", points: 15, enough: true },
+  { id: "20", label: "20", words: "20", points: 20, enough: true },
+  { id: "more", label: "more", words: "not enough at 20", points: 20, enough: false },
+];
+
+interface NameStep extends Step {
+  strengths: readonly Strength[];
+}
+
+export const NAME_STEPS: readonly NameStep[] = [
+  { id: "slight", label: "slight", words: "slight", strengths: ["SLIGHT"] },
+  { id: "slight-clear", label: "betw.", words: "between slight and clear", strengths: ["SLIGHT", "CLEAR"] },
+  { id: "clear", label: "clear", words: "clear", strengths: ["CLEAR"] },
+  { id: "clear-strong", label: "betw.", words: "between clear and strong", strengths: ["CLEAR", "STRONG"] },
+  { id: "strong", label: "strong", words: "strong", strengths: ["STRONG"] },
+];
+
+/** What is chosen so far in a look: a hue with a strength, and a second one on it or beside it. */
+export interface Choosing {
+  neutral?: boolean;
+  hue?: Hue;
+  step?: string;
+  second?: Hue;
+  secondStep?: string;
+}
+
+/** The look that a choice makes; none while it is not whole. */
+export function lookOf(way: Way, chosen: Choosing): ColourLook | undefined {
+  if (chosen.neutral) return {};
+  if (chosen.hue === undefined || chosen.step === undefined) return undefined;
+  return way === "VIEWING_FILTER" ? filtered(chosen) : named(chosen);
+}
+
+function filtered(chosen: Choosing): ColourLook {
+  const of = (hue: Hue | undefined, id: string | undefined) => {
+    const step = FILTER_STEPS.find((s) => s.id === id);
+    return hue && step ? [{ hue, points: step.points, enough: step.enough }] : [];
+  };
+  return { filters: [...of(chosen.hue, chosen.step), ...of(chosen.second, chosen.secondStep)] };
+}
+
+/** Between two hues they are alike in strength; between two strengths the hue is one. */
+function named(chosen: Choosing): ColourLook {
+  const strengths = NAME_STEPS.find((s) => s.id === chosen.step)?.strengths ?? [];
+  const first = strengths[0];
+  if (chosen.second !== undefined && chosen.hue !== undefined && first !== undefined) {
+    return {
+      named: [
+        { hue: chosen.hue, strength: first },
+        { hue: chosen.second, strength: first },
+      ],
+    };
+  }
+  return { named: strengths.map((strength) => ({ hue: chosen.hue, strength })) };
+}
+
+export const BESIDES: readonly { value: Beside; label: string }[] = [
+  { value: "NOTHING", label: "Nothing" },
+  { value: "CARD", label: "Grey card" },
+  { value: "MEASURED_CARD", label: "Measured" },
+];
