@@ -29,8 +29,6 @@ import { FACTORS, type Kit, keepKit, knownKit } from "./kit";
 
 type Cast = Schemas["Cast"];
 
-/** How strong named casts are shown while nothing is known: a first pack may be far off. */
-const FIRST_SCALE = 4;
 const DENSITIES = [-1 / 2, -1 / 4, 0, 1 / 4, 1 / 2] as const;
 
 interface Answer {
@@ -84,15 +82,13 @@ function Judging({ slate, sheet, hung }: SlateContext & { sheet: SheetView; hung
   const look = lookOf(way, chosen);
   const looks = look ? [...earlier, look] : earlier;
   const said = looks.length > 0;
-  // Shown as strong as the pack was open when the first of these looks was had.
-  const scale = weighed?.nameScale ?? FIRST_SCALE;
   const cast: Cast = {
     way,
     looks: [...looks],
     beside,
     densityStops: density,
     alone,
-    ...(way === "VIEWING_FILTER" ? { factor: FACTORS[kit ?? "STRENGTH"] } : { scale }),
+    ...(way === "VIEWING_FILTER" && { factor: FACTORS[kit ?? "STRENGTH"] }),
   };
   const proposal = useProposal(sheet.id, cast, said, slate.recipeId);
   const judge = useJudge(slate.id, sheet.id, cast);
@@ -155,7 +151,7 @@ function Judging({ slate, sheet, hung }: SlateContext & { sheet: SheetView; hung
             }}
           />
         )}
-        <LookFields way={way} scale={scale} chosen={chosen} onChange={setChosen} />
+        <LookFields way={way} chosen={chosen} onChange={setChosen} />
         <LookedAgain looks={looks.length} canAgain={look !== undefined} onAgain={again} onOver={startOver} />
         <div className="beside-line">
           <span>Beside it</span>

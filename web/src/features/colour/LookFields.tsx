@@ -11,12 +11,7 @@ import {
 } from "./casts";
 
 /** One look: which filter or which cast, how strong, and what is laid on it or lies beside it. */
-export function LookFields(props: {
-  way: Way;
-  scale: number;
-  chosen: Choosing;
-  onChange: (chosen: Choosing) => void;
-}) {
+export function LookFields(props: { way: Way; chosen: Choosing; onChange: (chosen: Choosing) => void }) {
   const { chosen, onChange } = props;
   const filter = props.way === "VIEWING_FILTER";
   const first = HUES.find((h) => h.hue === chosen.hue);
@@ -33,7 +28,7 @@ export function LookFields(props: {
       <Steps
         label={first && !chosen.neutral ? strengthWords(filter, first) : "How strong?"}
         options={filter ? FILTER_STEPS : NAME_STEPS}
-        hint={filter ? undefined : scaleWords(props.scale)}
+        hint={filter ? undefined : "about 4, 10, 20 points of a filter"}
         value={chosen.neutral ? undefined : chosen.step}
         onChange={(step) => onChange({ ...chosen, neutral: false, step })}
       />
@@ -146,9 +141,4 @@ function strengthWords(filter: boolean, chosen: (typeof HUES)[number]): string {
   if (!filter) return `How much ${chosen.cast}?`;
   const name = chosen.filter;
   return `${name.charAt(0).toUpperCase()}${name.slice(1)}: the print is ${chosen.clears}. How strong?`;
-}
-
-/** What the words stand for, in points of a viewing filter. */
-function scaleWords(scale: number): string {
-  return `about ${String(4 * scale)}, ${String(10 * scale)}, ${String(20 * scale)} points of a filter`;
 }

@@ -57,7 +57,8 @@ public abstract class ApplicationTest {
         if (getClass() != lastOnTheBench) {
             lastOnTheBench = getClass();
             Path demo = DATA.resolve("as-it-was.db");
-            try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + database.file());
+            try (Connection connection =
+                            DriverManager.getConnection("jdbc:sqlite:" + database.file() + "?busy_timeout=20000");
                     Statement statement = connection.createStatement()) {
                 statement.executeUpdate((Files.exists(demo) ? "restore from " : "backup to ") + "'" + demo + "'");
             }

@@ -6,11 +6,14 @@ import java.util.SplittableRandom;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import keyslate.core.quantity.Check;
+import keyslate.core.trial.printer.ColourByEye;
+import keyslate.core.trial.printer.ColourByEye.Way;
 import keyslate.core.trial.printer.MonoByTests;
 import keyslate.core.trial.printer.MonoByTests.Bench;
 import keyslate.core.trial.printer.MonoByTests.Kind;
 import keyslate.core.trial.printer.MonoByTests.Slate;
 import keyslate.core.trial.world.PrintError;
+import keyslate.core.trial.world.TestedColour;
 import keyslate.core.trial.world.TestedMono;
 
 /**
@@ -36,10 +39,23 @@ public final class BenchTrial {
 
     /** So many benches of so many slates each, by covered strips; the same seed gives the same figures. */
     public static List<Place> run(int benches, int slates, long seed) {
+        return run(benches, slates, seed, BenchTrial::bench);
+    }
+
+    /** The same in colour, through viewing filters: the kit, the eye and the packs that prints ended with stay. */
+    public static List<Place> inColour(int benches, int slates, long seed) {
+        return run(benches, slates, seed, BenchTrial::colourBench);
+    }
+
+    private interface OneBench {
+        List<Followed> follow(int slates, long seed);
+    }
+
+    private static List<Place> run(int benches, int slates, long seed, OneBench one) {
         Check.count("benches", benches, 1, Trial.MOST_RUNS);
         Check.count("slates", slates, 1, MOST_SLATES);
         List<List<Followed>> all = IntStream.range(0, benches)
-                .mapToObj(i -> bench(slates, seed + i))
+                .mapToObj(i -> one.follow(slates, seed + i))
                 .toList();
         return IntStream.range(0, slates)
                 .mapToObj(at -> new Place(
@@ -68,6 +84,24 @@ public final class BenchTrial {
             Slate slate = MonoByTests.slate(world, Kind.COVER, known);
             List<PrintError> errors =
                     slate.prints().stream().map(world::errorOf).toList();
+            followed.add(new Followed(
+                    errors.size(),
+                    errors.get(0).isWithinGoal(),
+                    errors.get(Math.min(errors.size(), 2) - 1).isWithinGoal()));
+            before.add(slate);
+        }
+        return followed;
+    }
+
+    private static List<Followed> colourBench(int slates, long seed) {
+        TestedColour room = new TestedColour(seed, TestedColour.Kind.USUAL);
+        SplittableRandom negatives = new SplittableRandom(seed);
+        List<ColourByEye.Slate> before = new ArrayList<>();
+        List<Followed> followed = new ArrayList<>();
+        for (int i = 0; i < slates; i++) {
+            TestedColour world = i == 0 ? room : room.sister(negatives.nextLong());
+            ColourByEye.Slate slate = ColourByEye.follow(world, Way.VIEWING_FILTERS, ColourByEye.Bench.after(before));
+            List<PrintError> errors = slate.stood().stream().map(world::errorOf).toList();
             followed.add(new Followed(
                     errors.size(),
                     errors.get(0).isWithinGoal(),

@@ -128,11 +128,11 @@ public final class Trial {
                         foreign("mono-single", MonoByTests.Kind.COVER),
                         foreign("mono-split", MonoByTests.Kind.SPLIT),
                         foreign("mono-dials", MonoByTests.Kind.DIALS),
-                        foreign("colour-viewing-filters", byEye(ColourByEye.Way.VIEWING_FILTERS)),
-                        foreign("colour-named-cast", byEye(ColourByEye.Way.BY_NAME)),
-                        foreign("colour-pieces", byEye(ColourByEye.Way.PIECES)),
-                        foreign("colour-ring-around", byEye(ColourByEye.Way.RING_AROUND)),
-                        foreign("colour-scan", ColourByScan::follow))
+                        foreign("colour-viewing-filters", Advice.STATION, byEye(ColourByEye.Way.VIEWING_FILTERS)),
+                        foreign("colour-named-cast", Advice.CORE_ONLY, byEye(ColourByEye.Way.BY_NAME)),
+                        foreign("colour-pieces", Advice.CORE_ONLY, byEye(ColourByEye.Way.PIECES)),
+                        foreign("colour-ring-around", Advice.CORE_ONLY, byEye(ColourByEye.Way.RING_AROUND)),
+                        foreign("colour-scan", Advice.CORE_ONLY, ColourByScan::follow))
                 .map(m -> new Result(m.name(), m.advice(), runs, figures(m, runs, seed)))
                 .toList();
     }
@@ -144,8 +144,8 @@ public final class Trial {
         });
     }
 
-    private static Method foreign(String name, Function<ColourDarkroom, List<Exposed>> method) {
-        return new Method(name, Advice.STATION, COLOUR_PIECES, PrintError::isWithinTwiceTheGoal, seed -> {
+    private static Method foreign(String name, Advice advice, Function<ColourDarkroom, List<Exposed>> method) {
+        return new Method(name, advice, COLOUR_PIECES, PrintError::isWithinTwiceTheGoal, seed -> {
             TestedColour world = new TestedColour(seed, new TestedColour.Kind(0, true));
             return errors(method.apply(world), world::errorOf);
         });
@@ -167,10 +167,10 @@ public final class Trial {
                 tested("mono-split", MonoByTests.Kind.SPLIT),
                 tested("mono-dials", MonoByTests.Kind.DIALS),
                 byEye("colour-viewing-filters", Advice.STATION, ColourByEye.Way.VIEWING_FILTERS, steady),
-                byEye("colour-named-cast", Advice.STATION, ColourByEye.Way.BY_NAME, steady),
+                byEye("colour-named-cast", Advice.CORE_ONLY, ColourByEye.Way.BY_NAME, steady),
                 byEye("colour-pieces", Advice.CORE_ONLY, ColourByEye.Way.PIECES, steady),
                 byEye("colour-ring-around", Advice.CORE_ONLY, ColourByEye.Way.RING_AROUND, steady),
-                byEye("colour-grey-card", Advice.CORE_ONLY, ColourByEye.Way.BESIDE_A_CARD, steady),
+                byEye("colour-grey-card", Advice.STATION, ColourByEye.Way.BESIDE_A_CARD, steady),
                 new Method("colour-scan", Advice.CORE_ONLY, SCAN_PIECES, s -> colour(s, steady, ColourByScan::follow)),
                 new Method("local", Advice.CORE_ONLY, LOCAL_PIECES, s -> local(new SimulatedMono(s))),
                 new Method(

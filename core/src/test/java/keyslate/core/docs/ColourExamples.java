@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.ToDoubleFunction;
+import keyslate.core.colour.AdditiveHead;
 import keyslate.core.colour.CastCorrection;
 import keyslate.core.colour.CastEvidence;
 import keyslate.core.colour.CastLook;
@@ -14,6 +15,8 @@ import keyslate.core.colour.ColourFilm;
 import keyslate.core.colour.ColourPaper;
 import keyslate.core.colour.DyeImage;
 import keyslate.core.colour.FilterSet;
+import keyslate.core.colour.FirstPack;
+import keyslate.core.colour.GelPack;
 import keyslate.core.colour.HeadDial;
 import keyslate.core.colour.Hue;
 import keyslate.core.colour.KitLook;
@@ -115,6 +118,24 @@ final class ColourExamples {
                                 List.of(0, 1))
                         .pack()
                         .inMagenta());
+        formulas.put(
+                "COL-32",
+                e -> FirstPack.of(List.of(FilterPack.of(0, e.at("one"), 50), FilterPack.of(0, e.at("other"), 50)))
+                        .openPoints());
+        formulas.put(
+                "COL-33",
+                e -> GelPack.of(FilterPack.of(0, e.at("magenta"), 0), GelPack.usualSet())
+                        .pack()
+                        .inMagenta());
+        formulas.put(
+                "COL-34",
+                e -> AdditiveHead.USUAL
+                        .white(new AdditiveHead.Times(
+                                ExposureTime.ofSeconds(e.at("red")),
+                                ExposureTime.ofSeconds(e.at("green")),
+                                ExposureTime.ofSeconds(e.at("blue"))))
+                        .pack()
+                        .inCyan());
         return formulas;
     }
 

@@ -111,6 +111,13 @@ class TrialTest {
     }
 
     @Test
+    void aColourBenchLearnsItsKitAndItsPack() {
+        List<BenchTrial.Place> places = BenchTrial.inColour(15, 5, 1);
+        assertThat(places.get(4).piecesMean()).isLessThan(places.get(0).piecesMean() - 0.5);
+        assertThat(BenchTrial.inColour(3, 2, 9)).isEqualTo(BenchTrial.inColour(3, 2, 9));
+    }
+
+    @Test
     void aForeignWorldIsAskedForTheMainMethods() {
         assertThat(Trial.foreign(10, 1))
                 .extracting(Result::name)

@@ -17,6 +17,10 @@ public final class TrialReport {
     public static final int USUAL_RUNS = 200;
     public static final int USUAL_SEED = 1;
     private static final int PERCENT = 100;
+    private static final String MONO_BENCH =
+            "Monochrome, by covered strips. From the second slate on a proof shows the negative beside a print that was kept. Within: 1/12 stop and a quarter grade.";
+    private static final String COLOUR_BENCH =
+            "Colour, through viewing filters. From the second slate on the pack begins at the median of the prints before, and the kit is believed as it was found. Within: 1/12 stop and ΔE00 2.";
 
     /**
      * What was asked for.
@@ -41,9 +45,10 @@ public final class TrialReport {
     public static String of(Asked asked) {
         if (asked.slates() > 0) {
             List<BenchTrial.Place> places = BenchTrial.run(asked.runs(), asked.slates(), asked.seed());
+            List<BenchTrial.Place> colour = BenchTrial.inColour(asked.runs(), asked.slates(), asked.seed());
             return asked.asJson()
-                    ? JsonMapper.shared().writeValueAsString(Map.of("slates", places)) + "\n"
-                    : bench(places, asked);
+                    ? JsonMapper.shared().writeValueAsString(Map.of("slates", places, "colourSlates", colour)) + "\n"
+                    : benches(asked) + bench(MONO_BENCH, places) + bench(COLOUR_BENCH, colour);
         }
         if (asked.world() == World.FOREIGN) {
             List<Result> foreign = Trial.foreign(asked.runs(), asked.seed());
@@ -53,18 +58,14 @@ public final class TrialReport {
         return asked.asJson() ? json(results) : table(results, asked);
     }
 
-    private static String bench(List<BenchTrial.Place> places, Asked asked) {
+    private static String benches(Asked asked) {
+        return String.format(
+                Locale.ROOT, "%d benches of %d slates, seed %d.%n", asked.runs(), asked.slates(), asked.seed());
+    }
+
+    private static String bench(String what, List<BenchTrial.Place> places) {
         StringBuilder text = new StringBuilder(String.format(
-                Locale.ROOT,
-                "%d benches of %d slates, seed %d, by covered strips. From the second slate on a proof shows the negative beside a print that was kept.%n"
-                        + "Within: 1/12 stop and a quarter grade.%n%n%-8s %7s %12s %12s%n",
-                asked.runs(),
-                asked.slates(),
-                asked.seed(),
-                "slate",
-                "pieces",
-                "after one",
-                "after two"));
+                Locale.ROOT, "%n%s%n%n%-8s %7s %12s %12s%n", what, "slate", "pieces", "after one", "after two"));
         places.forEach(p -> text.append(String.format(
                 Locale.ROOT,
                 "%-8d %7.2f %10.0f %% %10.0f %%%n",

@@ -158,9 +158,8 @@ final class CastAdvice {
         rests.add(sheet.view().label() + ": " + sheet.before().light().notation() + ", "
                 + Show.seconds(sheet.time().inSeconds()) + ", on record.");
         for (SeenCast cast : told.casts()) {
-            rests.add(Show.sentence(
-                            cast.words() + (cast.against().equals(Beside.NOTHING.name()) ? "" : ", beside a grey card"))
-                    .replaceAll("\\.*$", ", your look."));
+            String beside = cast.against().equals(Beside.NOTHING.name()) ? "" : ", beside a grey card";
+            rests.add(Show.sentence(cast.words() + beside + ", your look"));
         }
         long looks = looks(all);
         rests.add(looks + (looks == 1 ? " look" : " looks") + " weighed together (COL-28); neutral at "

@@ -8,7 +8,6 @@ import keyslate.core.colour.CastEvidence.SteadyError;
 import keyslate.core.colour.CastLook;
 import keyslate.core.colour.CastWay;
 import keyslate.core.colour.KitFactors;
-import keyslate.core.colour.NamedCast;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.FilterPack;
 import keyslate.server.decide.DecisionViews.ColourView;
@@ -68,8 +67,7 @@ final class ColourSoFar {
                 together.of(CastWay.VIEWING_FILTER)
                         .map(k -> kit(k, (int) throughKit))
                         .orElse(null),
-                together.steady().map(ColourSoFar::steady).orElse(null),
-                NamedCast.scaleFor(together.uncertaintyPoints()));
+                together.steady().map(ColourSoFar::steady).orElse(null));
     }
 
     private static KitView kit(KitFactors kit, int looks) {

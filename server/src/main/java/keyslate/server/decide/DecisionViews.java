@@ -241,7 +241,6 @@ public final class DecisionViews {
      * @param region where neutral lies in 19 of 20, steady errors of eye and card included: an outline, point after point
      * @param kit what a point of the viewing filters has turned out to move the pack by; none before the first
      * @param steady what the eye adds to a neutral by itself, where something that is not of that eye tells
-     * @param nameScale how many times as strong as usual named casts are to be shown next
      */
     public record ColourView(
             List<LookedView> looks,
@@ -250,8 +249,7 @@ public final class DecisionViews {
             boolean settled,
             List<PackPoint> region,
             @Nullable KitView kit,
-            @Nullable SteadyView steady,
-            double nameScale) {}
+            @Nullable SteadyView steady) {}
 
     /**
      * A pack on the plane of the rose.

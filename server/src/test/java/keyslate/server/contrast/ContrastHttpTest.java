@@ -92,7 +92,8 @@ class ContrastHttpTest extends ApplicationTest {
                                 Map.of("version", 0, "base", base)));
         assertThat(ok(http().post(path + "true", asked)).get("picture").asString())
                 .isNotEqualTo(proposal.get("picture").asString());
-        assertThat(http().post(path.replace("200", "3") + "true", asked).status())
+        assertThat(http().post(path.replace("side=200", "side=3") + "true", asked)
+                        .status())
                 .isEqualTo(422);
     }
 

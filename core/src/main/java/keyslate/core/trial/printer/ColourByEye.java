@@ -9,6 +9,7 @@ import keyslate.core.colour.CastLook;
 import keyslate.core.colour.CastLook.Against;
 import keyslate.core.colour.CastWay;
 import keyslate.core.colour.FilterSet;
+import keyslate.core.colour.FirstPack;
 import keyslate.core.colour.KitFactors;
 import keyslate.core.colour.KitLook;
 import keyslate.core.colour.NamedCast;
@@ -63,6 +64,29 @@ public final class ColourByEye {
     public record Bench(Exposed start, double openPoints, List<KitFactors> known) {
         /** Nothing yet. */
         public static final Bench NEW = new Bench(ColourStart.usual(), CastWay.GUESSED_POINTS, List.of());
+
+        /** By the slates before: the median of their packs and times, and what the last of them knew of the kit. */
+        public static Bench after(List<Slate> before) {
+            if (before.isEmpty()) {
+                return NEW;
+            }
+            FirstPack first =
+                    FirstPack.of(before.stream().map(s -> s.standing().pack()).toList());
+            double[] seconds = before.stream()
+                    .mapToDouble(s -> s.standing()
+                            .time()
+                            .times(factor(s.standing().pack(), first.pack()))
+                            .inSeconds())
+                    .sorted()
+                    .toArray();
+            List<KitFactors> known = before.get(before.size() - 1).found().stream()
+                    .filter(f -> f.way() != CastWay.START)
+                    .toList();
+            return new Bench(
+                    new Exposed(first.pack(), ExposureTime.ofSeconds(seconds[seconds.length / 2])),
+                    first.openPoints(),
+                    known);
+        }
 
         CastLook firstPack() {
             return CastLook.of(start.pack(), 0, 0, CastWay.START).open(openPoints);
