@@ -40,13 +40,13 @@ interface FilterStep extends Step {
 
 /** Strengths of a kit, what lies between two of them, and more than there is. */
 export const FILTER_STEPS: readonly FilterStep[] = [
-  { id: "2.5", label: "less", words: "less than 5", points: 2.5, enough: true },
+  { id: "2.5", label: "< 5", words: "< 5, less than the weakest", points: 2.5, enough: true },
   { id: "5", label: "5", words: "5", points: 5, enough: true },
-  { id: "7.5", label: "betw.", words: "between 5 and 10", points: 7.5, enough: true },
+  { id: "7.5", label: "5–10", words: "5–10, between the two", points: 7.5, enough: true },
   { id: "10", label: "10", words: "10", points: 10, enough: true },
-  { id: "15", label: "betw.", words: "between 10 and 20", points: 15, enough: true },
+  { id: "15", label: "10–20", words: "10–20, between the two", points: 15, enough: true },
   { id: "20", label: "20", words: "20", points: 20, enough: true },
-  { id: "more", label: "more", words: "not enough at 20", points: 20, enough: false },
+  { id: "more", label: "> 20", words: "> 20, not enough at the strongest", points: 20, enough: false },
 ];
 
 interface NameStep extends Step {
@@ -55,9 +55,9 @@ interface NameStep extends Step {
 
 export const NAME_STEPS: readonly NameStep[] = [
   { id: "slight", label: "slight", words: "slight", strengths: ["SLIGHT"] },
-  { id: "slight-clear", label: "betw.", words: "between slight and clear", strengths: ["SLIGHT", "CLEAR"] },
+  { id: "slight-clear", label: "betw.", words: "betw. slight and clear", strengths: ["SLIGHT", "CLEAR"] },
   { id: "clear", label: "clear", words: "clear", strengths: ["CLEAR"] },
-  { id: "clear-strong", label: "betw.", words: "between clear and strong", strengths: ["CLEAR", "STRONG"] },
+  { id: "clear-strong", label: "betw.", words: "betw. clear and strong", strengths: ["CLEAR", "STRONG"] },
   { id: "strong", label: "strong", words: "strong", strengths: ["STRONG"] },
 ];
 

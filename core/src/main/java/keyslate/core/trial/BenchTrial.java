@@ -33,7 +33,14 @@ public final class BenchTrial {
      */
     public record Place(int slate, double piecesMean, double withinAfterOne, double withinAfterTwo) {}
 
-    private record Followed(int pieces, boolean afterOne, boolean afterTwo) {}
+    private record Followed(int pieces, boolean afterOne, boolean afterTwo) {
+        static Followed of(List<PrintError> errors) {
+            return new Followed(
+                    errors.size(),
+                    errors.get(0).isWithinGoal(),
+                    errors.get(Math.min(errors.size(), 2) - 1).isWithinGoal());
+        }
+    }
 
     private BenchTrial() {}
 
@@ -84,10 +91,7 @@ public final class BenchTrial {
             Slate slate = MonoByTests.slate(world, Kind.COVER, known);
             List<PrintError> errors =
                     slate.prints().stream().map(world::errorOf).toList();
-            followed.add(new Followed(
-                    errors.size(),
-                    errors.get(0).isWithinGoal(),
-                    errors.get(Math.min(errors.size(), 2) - 1).isWithinGoal()));
+            followed.add(Followed.of(errors));
             before.add(slate);
         }
         return followed;
@@ -102,10 +106,7 @@ public final class BenchTrial {
             TestedColour world = i == 0 ? room : room.sister(negatives.nextLong());
             ColourByEye.Slate slate = ColourByEye.follow(world, Way.VIEWING_FILTERS, ColourByEye.Bench.after(before));
             List<PrintError> errors = slate.stood().stream().map(world::errorOf).toList();
-            followed.add(new Followed(
-                    errors.size(),
-                    errors.get(0).isWithinGoal(),
-                    errors.get(Math.min(errors.size(), 2) - 1).isWithinGoal()));
+            followed.add(Followed.of(errors));
             before.add(slate);
         }
         return followed;
