@@ -26,6 +26,11 @@ const TEST: readonly (readonly [string, string])[] = [
   ["← →", "on a mark: half a patch lighter or darker"],
   ["arrows", "on a named tone, a strip or a window: move it; with Shift farther"],
 ];
+const COLOUR: readonly (readonly [string, string])[] = [
+  ["V A", "viewing filter; by name"],
+  ["G", "look again with nothing marked; all looks count together"],
+  ["Y", "a grey card lies beside the print, or nothing"],
+];
 const SHAPE: readonly (readonly [string, string])[] = [
   ["O", "new ellipse"],
   ["L", "new lasso"],
@@ -78,6 +83,7 @@ export function KeyList(props: { open: boolean; stations?: Stations; onClose: ()
           <Group title="Stations" rows={props.stations.map((s) => [s.key, s.name] as const)} />
         )}
         <Group title="Test" rows={TEST} />
+        {props.stations?.some((s) => s.name === "Colour") && <Group title="Colour" rows={COLOUR} />}
         <Group title="Shape" rows={SHAPE} />
         <Group title="Under the lamp" rows={RUN} />
       </div>

@@ -80,12 +80,12 @@ function Judging({ slate, sheet, hung }: SlateContext & { sheet: SheetView; hung
   const [kit, setKit] = useState(knownKit);
   const weighed = useWeighed(slate);
   const look = lookOf(way, chosen);
-  const looks = look ? [...earlier, look] : earlier;
+  // What lies beside now is said of this look; earlier ones keep theirs.
+  const looks = look ? [...earlier, { ...look, beside }] : earlier;
   const said = looks.length > 0;
   const cast: Cast = {
     way,
     looks: [...looks],
-    beside,
     densityStops: density,
     alone,
     ...(way === "VIEWING_FILTER" && { factor: FACTORS[kit ?? "STRENGTH"] }),
@@ -169,12 +169,12 @@ function Judging({ slate, sheet, hung }: SlateContext & { sheet: SheetView; hung
             value={alone ? "ALONE" : "ALL"}
             ways={[
               { value: "ALL", label: "All looks so far" },
-              { value: "ALONE", label: "This one alone" },
+              { value: "ALONE", label: looks.length > 1 ? "These alone" : "This one alone" },
             ]}
             onChange={(which) => setAlone(which === "ALONE")}
           />
         )}
-        {filter && weighed?.kit && <Learned kit={weighed.kit} />}
+        {filter && weighed?.kit && <Learned taught={weighed.kit} kit={kit ?? "STRENGTH"} />}
         {weighed?.steady?.found && <Steady steady={weighed.steady} />}
         {last && (
           <p className="note">
@@ -245,12 +245,14 @@ function Densities(props: { value: number; onChange: (stops: number) => void }) 
   );
 }
 
-function Learned({ kit }: { kit: Schemas["KitView"] }) {
-  const five = (factor: number) => number(5 * factor);
+/** In points as they stand on the filters: the server counts as if all kits said their strength. */
+function Learned({ taught, kit }: { taught: Schemas["KitView"]; kit: Kit }) {
+  const five = (factor: number) => number((5 * factor * FACTORS[kit]) / FACTORS.STRENGTH);
   return (
     <p className="field-hint">
-      This kit&rsquo;s 5 moves the pack by {five(kit.magentaFactor)} M or {five(kit.yellowFactor)} Y, ±{" "}
-      {Math.round(100 * kit.limitShare)} %, learned from {kit.looks} {kit.looks === 1 ? "look" : "looks"}.
+      This kit&rsquo;s 5 moves the pack by {five(taught.magentaFactor)} M or {five(taught.yellowFactor)} Y, ±{" "}
+      {Math.round(100 * taught.limitShare)} %, learned from {taught.looks}{" "}
+      {taught.looks === 1 ? "look" : "looks"}.
     </p>
   );
 }

@@ -63,7 +63,7 @@ export function Rose(props: {
       </svg>
       <p className="rose-scale">
         The middle ring is {reach / 2} points of this head.
-        {region && " Neutral lies within the line, 19 in 20."}
+        {region && " By looks on record, neutral is in the line: 19 in 20."}
       </p>
     </div>
   );

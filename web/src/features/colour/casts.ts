@@ -1,8 +1,8 @@
 import type { Schemas } from "../../shared/api/client";
 
 export type Way = NonNullable<Schemas["Cast"]["way"]>;
-export type Beside = NonNullable<Schemas["Cast"]["beside"]>;
 export type ColourLook = Schemas["ColourLook"];
+export type Beside = NonNullable<ColourLook["beside"]>;
 export type Hue = NonNullable<Schemas["Filter"]["hue"]>;
 type Strength = NonNullable<Schemas["Named"]["strength"]>;
 

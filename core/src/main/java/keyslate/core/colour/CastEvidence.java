@@ -211,6 +211,7 @@ public final class CastEvidence {
         LeastSquares rows = new LeastSquares(unknowns);
         prior(rows, EYE, pinned ? about[EYE] : 0, pinned ? PINNED : STEADY_POINTS);
         prior(rows, EYE + 1, pinned ? about[EYE + 1] : 0, pinned ? PINNED : STEADY_POINTS);
+        // One unknown for the card: where both kinds were laid beside, it is as open as the one that nobody measured.
         double card = looks.stream().anyMatch(l -> l.against() == Against.CARD) ? CARD_POINTS : MEASURED_CARD_POINTS;
         prior(rows, CARD, pinned ? about[CARD] : 0, pinned ? PINNED : card);
         prior(rows, CARD + 1, pinned ? about[CARD + 1] : 0, pinned ? PINNED : card);

@@ -164,7 +164,8 @@ final class CastAdvice {
         long looks = looks(all);
         rests.add(looks + (looks == 1 ? " look" : " looks") + " weighed together (COL-28); neutral at "
                 + Light.dials(estimate.pack()).notation() + ".");
-        estimate.of(CastWay.VIEWING_FILTER).ifPresent(kit -> rests.add(factors(kit)));
+        estimate.of(CastWay.VIEWING_FILTER)
+                .ifPresent(kit -> rests.add(factors(kit, told.factor() / CastLooks.USUAL_FACTOR)));
         estimate.steady().filter(SteadyError::isFound).ifPresent(steady -> rests.add(steady(steady)));
         if (told.densityStops() != 0) {
             rests.add("Density needs " + Show.stops(Stops.of(told.densityStops()))
@@ -173,9 +174,10 @@ final class CastAdvice {
         return rests;
     }
 
-    private static String factors(KitFactors kit) {
-        return "A point of the viewing filters moves the pack by " + Show.factor(kit.magentaFactor())
-                + " of magenta or green and by " + Show.factor(kit.yellowFactor()) + " of yellow or blue, ± "
+    /** In points as they stand on the filters: looks are weighed as if all kits said their strength. */
+    private static String factors(KitFactors kit, double points) {
+        return "A point of the viewing filters moves the pack by " + Show.factor(points * kit.magentaFactor())
+                + " of magenta or green and by " + Show.factor(points * kit.yellowFactor()) + " of yellow or blue, ± "
                 + Math.round(100 * limitShare(kit)) + " %.";
     }
 

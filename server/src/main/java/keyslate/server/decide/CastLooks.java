@@ -45,9 +45,10 @@ final class CastLooks {
      * Looks at one sheet.
      *
      * @param densityStops how much more light the patch needs
+     * @param factor what a point of the kit they were had through is said to move the pack by
      * @param alone whether they count by themselves
      */
-    record Told(String way, double densityStops, List<SeenCast> casts, boolean alone) {
+    record Told(String way, double densityStops, List<SeenCast> casts, double factor, boolean alone) {
         double magenta() {
             return casts.stream().mapToDouble(SeenCast::magentaPoints).average().orElse(0);
         }
@@ -82,7 +83,7 @@ final class CastLooks {
                         0,
                         ""))
                 : seen.casts();
-        return new Told(casts.get(0).way(), or(seen.densityStops(), 0), casts, false);
+        return new Told(casts.get(0).way(), or(seen.densityStops(), 0), casts, USUAL_FACTOR, false);
     }
 
     private static CastLook look(FilterPack pack, SeenCast cast, double densityStops) {
@@ -116,26 +117,23 @@ final class CastLooks {
         if (looks.isEmpty() || looks.size() > MOST_LOOKS) {
             errors.add("/cast/looks", "E_SHAPE", "Say what was seen, 1 to " + MOST_LOOKS + " looks.");
         }
-        Against against = cast.beside() == null
-                ? Against.NOTHING
-                : Against.valueOf(cast.beside().name());
         List<SeenCast> seen = new ArrayList<>();
         for (int i = 0; i < Math.min(looks.size(), MOST_LOOKS); i++) {
             String at = "/cast/looks/" + i;
             seen.add(
                     cast.way() == CastWay.BY_NAME
-                            ? named(errors, at + "/named", looks.get(i), scale, against)
-                            : filtered(errors, at + "/filters", looks.get(i), factor, against));
+                            ? named(errors, at + "/named", looks.get(i), scale)
+                            : filtered(errors, at + "/filters", looks.get(i), factor));
         }
         errors.throwIfAny();
-        return new Told(cast.way().name(), density, seen, Boolean.TRUE.equals(cast.alone()));
+        return new Told(cast.way().name(), density, seen, factor, Boolean.TRUE.equals(cast.alone()));
     }
 
     private static double or(Double given, double usual) {
         return given == null ? usual : given;
     }
 
-    private static SeenCast filtered(FieldErrors errors, String at, ColourLook look, double factor, Against against) {
+    private static SeenCast filtered(FieldErrors errors, String at, ColourLook look, double factor) {
         List<Filter> filters = look.filters() == null ? List.of() : look.filters();
         atMost(errors, at, filters.size());
         List<Through> through = new ArrayList<>();
@@ -155,10 +153,10 @@ final class CastLooks {
             words.add(NAMES.get(filter.hue()) + " " + Show.number(points) + (enough ? "" : " not enough"));
         }
         CastLook seen = KitLook.at(NO_PACK, through);
-        return kept(seen, against, words.isEmpty() ? "no filter helps" : "right through " + Show.listed(words));
+        return kept(seen, look, words.isEmpty() ? "no filter helps" : "right through " + Show.listed(words));
     }
 
-    private static SeenCast named(FieldErrors errors, String at, ColourLook look, double scale, Against against) {
+    private static SeenCast named(FieldErrors errors, String at, ColourLook look, double scale) {
         List<Named> names = look.named() == null ? List.of() : look.named();
         atMost(errors, at, names.size());
         List<Picture> pictures = new ArrayList<>();
@@ -177,7 +175,7 @@ final class CastLooks {
         }
         return kept(
                 NamedCast.at(NO_PACK, pictures, scale),
-                against,
+                look,
                 words.isEmpty() ? "no cast" : words.size() > 1 ? "between " + Show.listed(words) : words.get(0));
     }
 
@@ -187,14 +185,14 @@ final class CastLooks {
         }
     }
 
-    private static SeenCast kept(CastLook look, Against against, String words) {
+    private static SeenCast kept(CastLook seen, ColourLook asked, String words) {
         return new SeenCast(
-                look.way().name(),
-                against.name(),
-                look.magenta(),
-                look.yellow(),
-                look.atLeast(),
-                look.openPoints(),
+                seen.way().name(),
+                (asked.beside() == null ? Beside.NOTHING : asked.beside()).name(),
+                seen.magenta(),
+                seen.yellow(),
+                seen.atLeast(),
+                seen.openPoints(),
                 words);
     }
 }

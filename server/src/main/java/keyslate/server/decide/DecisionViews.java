@@ -169,16 +169,18 @@ public final class DecisionViews {
      *
      * @param filters those through which it is grey, two at most, one on the other
      * @param named what it looks like, or the two casts between which it lies
+     * @param beside what it was compared with; nothing when left out
      */
     public record ColourLook(
-            @Nullable List<Filter> filters, @Nullable List<Named> named) {}
+            @Nullable List<Filter> filters,
+            @Nullable List<Named> named,
+            @Nullable Beside beside) {}
 
     /**
      * A cast as it was seen.
      *
      * @param way through filters or by name
      * @param looks 1 to 12, each made anew
-     * @param beside what was compared with; nothing when left out
      * @param factor how much a point of the viewing kit is said to move the pack, 0.2 to 1; half when left out
      * @param scale how many times as strong as usual the named casts were shown, 0.5 to 4; 1 when left out
      * @param densityStops how much more light the print needs, negative = less
@@ -187,7 +189,6 @@ public final class DecisionViews {
     public record Cast(
             @Nullable CastWay way,
             @Nullable List<ColourLook> looks,
-            @Nullable Beside beside,
             @Nullable Double factor,
             @Nullable Double scale,
             @Nullable Double densityStops,

@@ -78,6 +78,8 @@ class ColourLooksHttpTest extends OnATestSlate {
         assertThat(pack(first)).isEqualTo("0/56/58");
         assertThat(first.get("seconds").asDouble()).isCloseTo(15.6, within(0.1));
         assertThat(first.get("why").asString()).contains("The print turns greener");
+        // In points as they stand on this kit.
+        assertThat(first.get("restsOn").toString()).contains("moves the pack by 1.00 of magenta");
         take(green);
         print = printed();
         Map<String, Object> yellow = cast(through("Y", 4));
@@ -138,9 +140,7 @@ class ColourLooksHttpTest extends OnATestSlate {
     @Test
     void aCardTellsTheEyesSteadyError() {
         take(cast(Collections.nCopies(6, through("G", 10)).toArray()));
-        Map<String, Object> besideCard = cast(Collections.nCopies(6, Map.of()).toArray());
-        besideCard.put("beside", "MEASURED_CARD");
-        take(besideCard);
+        take(cast(Collections.nCopies(6, Map.of("beside", "MEASURED_CARD")).toArray()));
         JsonNode steady = soFar().get("steady");
         assertThat(steady.get("found").asBoolean()).as(steady.toString()).isTrue();
         assertThat(steady.get("magentaPoints").asDouble()).isBetween(3.0, 7.5);
