@@ -6,6 +6,7 @@ import { type RecipeEdit, type SlateChange, useStores } from "../shared/api/slat
 import { draft } from "../shared/preview/draft";
 import { Choice } from "../shared/ui/Choice";
 import { LightName } from "../shared/ui/LightName";
+import { PackOnHead } from "../shared/ui/PackTime";
 import { type Commit, QuantityField } from "../shared/ui/QuantityField";
 import { TextField } from "../shared/ui/TextField";
 import {
@@ -64,7 +65,12 @@ export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<Reci
         }
         differs={differs("light")}
       >
-        {(close) => <LightEditor slate={slate} edit={edit} onDone={close} />}
+        {(close) => (
+          <>
+            <LightEditor slate={slate} edit={edit} onDone={close} />
+            <PackOnHead slate={slate} edit={edit} />
+          </>
+        )}
       </Handle>
       <Part
         at={at.negative}
@@ -236,7 +242,7 @@ function PackField(props: EditorProps & { error: string | undefined }) {
       label="Pack, C/M/Y"
       value={typed ?? standing}
       error={typed === undefined ? undefined : props.error}
-      hint="Points of this head. Time follows."
+      hint="Points of this head."
       onChange={setTyped}
       onLeave={commit}
     />

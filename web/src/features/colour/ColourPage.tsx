@@ -19,6 +19,7 @@ import { HandIn } from "../../shared/scan/HandIn";
 import { Ways } from "../../shared/ui/Choice";
 import { NextStepButton } from "../../shared/ui/NextStep";
 import { Doubt } from "../../shared/ui/Doubt";
+import { PackOnHead } from "../../shared/ui/PackTime";
 import { OwnRecipe } from "../../shared/ui/OwnRecipe";
 import { Verdict } from "../../shared/ui/Verdict";
 import { number, seconds, signedStops } from "../../shared/units/format";
@@ -70,7 +71,12 @@ function NothingYet(props: { slate: SlateView }) {
   );
 }
 
-function Judging({ slate, sheet, hung }: SlateContext & { sheet: SheetView; hung: readonly SheetView[] }) {
+function Judging({
+  slate,
+  edit,
+  sheet,
+  hung,
+}: SlateContext & { sheet: SheetView; hung: readonly SheetView[] }) {
   const [way, setWay] = useState<Way>("VIEWING_FILTER");
   const [chosen, setChosen] = useState<Choosing>({});
   const [earlier, setEarlier] = useState<readonly ColourLook[]>([]);
@@ -163,6 +169,7 @@ function Judging({ slate, sheet, hung }: SlateContext & { sheet: SheetView; hung
           />
         </div>
         <Densities value={density} onChange={setDensity} />
+        <PackOnHead slate={slate} edit={edit} />
         {weighed && (
           <Ways<"ALL" | "ALONE">
             label="Which looks count"
@@ -224,10 +231,8 @@ function LookedAgain(props: { looks: number; canAgain: boolean; onAgain: () => v
 
 function Densities(props: { value: number; onChange: (stops: number) => void }) {
   return (
-    <div className="wish" role="group" aria-label="Density: + needs more light">
-      <p>
-        <span>Density: + needs more light</span>
-      </p>
+    <div className="wish beside-line" role="group" aria-label="Density: + needs more light">
+      <span>More light</span>
       <div className="wish-line">
         {DENSITIES.map((stops) => (
           <button

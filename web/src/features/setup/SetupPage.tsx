@@ -4,6 +4,7 @@ import { ApertureEditor, LightEditor } from "../../app/EnlargerColumn";
 import { type SlateContext, useSlateContext } from "../../app/SlateFrame";
 import { useStores } from "../../shared/api/slate";
 import { Choice } from "../../shared/ui/Choice";
+import { PackOnHead } from "../../shared/ui/PackTime";
 import { Verdict } from "../../shared/ui/Verdict";
 import { number, plainStops, seconds } from "../../shared/units/format";
 import { ByMeter } from "./ByMeter";
@@ -66,6 +67,7 @@ function Fields({ slate, edit }: SlateContext) {
         {setup.projection !== "LAMP" && <ApertureEditor slate={slate} edit={edit} />}
         <LightEditor slate={slate} edit={edit} />
       </div>
+      <PackOnHead slate={slate} edit={edit} />
       <ContactFields slate={slate} edit={edit} />
       <Choice
         label="Paper"

@@ -89,9 +89,10 @@ function Measuring(props: { id: string; test: Test; stores: Stores; lens: string
   const onceRead = parseQuantity(once);
   const onceNumber = onceRead.kind === "error" ? 0 : onceRead.value;
   const onceProblem = test.once && onceRead.kind === "error" ? onceRead.message : undefined;
-  const texts = test.text !== undefined && (test.ways === undefined || typed.way === "OWN");
+  const always = test.text?.always === true;
+  const texts = test.text !== undefined && (always || test.ways === undefined || typed.way === "OWN");
   const whole = texts
-    ? typed.text.trim() !== ""
+    ? always || typed.text.trim() !== ""
     : test.pairs === true
       ? readings.length > 1
       : readings.length === lines.length;
@@ -169,7 +170,7 @@ function Measuring(props: { id: string; test: Test; stores: Stores; lens: string
           )}
           {test.ways && (
             <Choice
-              label="How the dials are used"
+              label={test.waysLabel ?? "How the dials are used"}
               value={typed.way}
               options={[...test.ways]}
               onChange={(way) => setTyped({ ...typed, way })}

@@ -39,9 +39,15 @@ export interface Test {
   /** Readings go in twos, and a pair may be left out. */
   pairs?: boolean;
   /** Lines that are typed or pasted instead of readings. */
-  text?: { label: string; hint: string };
+  text?: {
+    label: string;
+    hint: string;
+    /** Whether they are asked for whatever the way, and may be left empty. */
+    always?: boolean;
+  };
   /** One of several ways it is done. */
   ways?: readonly { value: string; label: string }[];
+  waysLabel?: string;
   /** A number asked once. */
   once?: { label: string; first: number };
   asked: (
@@ -316,6 +322,35 @@ const HEAD_TABLE: Test = {
   }),
 };
 
+const PACK_TIMES: Test = {
+  title: "Time with the pack",
+  why: "More filter, less light: how much of it each filter of this head costs the print. With its own factors a move of the pack keeps the density, and colour is judged alone.",
+  steps: [
+    "Print one grey at a pack, then at another one with 30 points or more of one filter added.",
+    "Give the second a short strip, and find the patch as dark as the first. A tint does no harm: look at light and dark alone.",
+    "One line for each pair: 0/48/58 14 = 0/78/58 21. Factors that are known are one line: 0.30, 0.60, 0.10.",
+    "All three should add up to 1, or grey in the pack is counted two ways.",
+  ],
+  reading: "",
+  list: "/lines",
+  rows: [],
+  waysLabel: "How far times follow",
+  ways: [
+    { value: "ON", label: "wholly" },
+    { value: "SMALL", label: "by half" },
+    { value: "OFF", label: "not at all" },
+  ],
+  text: {
+    label: "Pairs of sheets, or factors of cyan, magenta and yellow",
+    hint: "0/48/58 14 = 0/78/58 21\n0/48/58 14 = 0/48/98 15.5",
+    always: true,
+  },
+  asked: (id, _standing, _taken, _once, typed) => ({
+    path: `/api/stores/enlargers/${id}/pack-times`,
+    body: { follows: typed.way, lines: typed.text },
+  }),
+};
+
 const BATCH_SPEED: Test = {
   title: "This box beside another",
   why: "Another batch may need a third of a stop more or less. One patch of the same grey on both tells how much, and prints that were kept are made again with it.",
@@ -401,5 +436,7 @@ export function testOf(
     if (name === "FILTERS") return RANGE;
     if (name === "FILTERS_BY_STEPS") return RANGE_BY_STEPS;
   }
-  return { LAG, EVENNESS, PUPIL, DRY_DOWN, FILTERS, FILTERS_BY_STEPS, HEAD_TABLE, BATCH_SPEED }[name];
+  return { LAG, EVENNESS, PUPIL, DRY_DOWN, FILTERS, FILTERS_BY_STEPS, HEAD_TABLE, PACK_TIMES, BATCH_SPEED }[
+    name
+  ];
 }

@@ -3,6 +3,7 @@ package keyslate.server;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import keyslate.core.colour.NeutralRemoval;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.FilterShift;
 import keyslate.core.quantity.Stops;
@@ -103,5 +104,16 @@ public final class Show {
         return last < 1
                 ? String.join("", words)
                 : String.join(", ", words.subList(0, last)) + " and " + words.get(last);
+    }
+
+    /** "14 points of grey removed, 0.14 density, 0.47 stop"; {@code done} is the word for what becomes of it, or empty. */
+    public static String grey(NeutralRemoval clean, String done) {
+        return String.format(
+                Locale.ROOT,
+                "%s points of grey%s, %.2f density, %.2f stop",
+                number(clean.neutralPoints()),
+                done,
+                clean.neutralPoints() / 100,
+                Math.abs(clean.stopsMoreTime().inStops()));
     }
 }

@@ -11,6 +11,7 @@ import keyslate.core.colour.FilterSet;
 import keyslate.core.colour.Hue;
 import keyslate.core.colour.Layers;
 import keyslate.core.colour.NeutralRemoval;
+import keyslate.core.colour.PackTimes;
 import keyslate.core.darkroom.ColourModel;
 import keyslate.core.darkroom.ColourNegative;
 import keyslate.core.darkroom.ColourRaster;
@@ -43,11 +44,28 @@ public final class Colour implements Medium {
     private static final double STEP_BESIDE = 10;
 
     private final FilterSet filters;
+    private final PackTimes times;
     private final PrintModel model = new ColourModel();
     private final StandInPaper standIn = StandIns.colour();
 
+    /** Through filters of a kind, on a head whose factors are not known. */
     public Colour(FilterSet filters) {
+        this(filters, PackTimes.USUAL);
+    }
+
+    private Colour(FilterSet filters, PackTimes times) {
         this.filters = filters;
+        this.times = times;
+    }
+
+    /** The same on a head of which this is known. */
+    public Colour on(PackTimes head) {
+        return new Colour(filters, head);
+    }
+
+    /** How time follows a pack on its head. */
+    public PackTimes times() {
+        return times;
     }
 
     @Override
@@ -88,16 +106,16 @@ public final class Colour implements Medium {
         return Light.dials(Light.of(notation).toPack());
     }
 
-    /** COL-04, the layers weighed as the eye does. */
     /** Of one part: a pack is one light. */
     @Override
     public BaseExposure.Part asOne(BaseExposure base) {
         return base.main();
     }
 
+    /** COL-35, as far as the time is to follow. */
     @Override
     public double timeFactor(Light from, Light to) {
-        return filters.timeFactor(from.toPack(), to.toPack(), FilterSet.Weights.VISUAL, 0, 0);
+        return times.timeFactor(from.toPack(), to.toPack());
     }
 
     @Override
@@ -149,7 +167,7 @@ public final class Colour implements Medium {
                 net -> ColourPaper.logExposureFor(ColourPaper.LEAST + net));
     }
 
-    /** The neutral keeps its density through any pack by COL-04, so a burn does too. */
+    /** The neutral keeps its density through any pack by COL-35, so a burn does too. */
     @Override
     public double burnFactor(Light base, ExposureTime time, Stops change, Light burn) {
         return timeFactor(base, burn);

@@ -23,6 +23,8 @@ import keyslate.core.colour.KitLook;
 import keyslate.core.colour.Layers;
 import keyslate.core.colour.NamedCast;
 import keyslate.core.colour.NeutralRemoval;
+import keyslate.core.colour.PackTimes;
+import keyslate.core.colour.PackTimesFit;
 import keyslate.core.colour.PiecePick;
 import keyslate.core.colour.RingAround;
 import keyslate.core.colour.ViewingLight;
@@ -136,6 +138,21 @@ final class ColourExamples {
                                 ExposureTime.ofSeconds(e.at("blue"))))
                         .pack()
                         .inCyan());
+        formulas.put(
+                "COL-35",
+                e -> e.at("seconds")
+                        * PackTimes.USUAL.timeFactor(FilterPack.of(0, 0, 0), FilterPack.of(0, e.at("magenta"), 0)));
+        formulas.put(
+                "COL-36",
+                e -> PackTimesFit.of(
+                                List.of(new PackTimesFit.Pair(
+                                        FilterPack.of(0, 0, 0),
+                                        ExposureTime.ofSeconds(10),
+                                        FilterPack.of(0, e.at("magenta"), 0),
+                                        ExposureTime.ofSeconds(e.at("seconds")))),
+                                PackTimes.Following.ON)
+                        .times()
+                        .magenta());
         return formulas;
     }
 

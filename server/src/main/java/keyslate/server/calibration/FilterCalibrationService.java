@@ -50,8 +50,6 @@ import org.springframework.stereotype.Service;
 class FilterCalibrationService {
     private static final double USUAL_STEP = 0.15;
     private static final double STOP = Math.log10(2);
-    private static final int MOST_CHARACTERS = 20_000;
-    private static final int MOST_LINES = 40;
 
     private final StoresRepository stores;
     private final ConstantRepository constants;
@@ -183,7 +181,7 @@ class FilterCalibrationService {
         double step = asked.stepDensity() == null ? USUAL_STEP : asked.stepDensity();
         List<StepPrint> prints = new ArrayList<>();
         int number = 0;
-        for (String line : lines(asked.lines())) {
+        for (String line : TypedLines.of(asked.lines())) {
             int at = ++number;
             errors.check("/lines", null, () -> prints.add(stepPrint(line, at)));
         }
@@ -216,14 +214,16 @@ class FilterCalibrationService {
     }
 
     private static StepPrint stepPrint(String line, int at) {
-        List<String> cells = cells(line);
+        List<String> cells = TypedLines.cells(line);
         if (cells.size() < 3) {
             throw Check.infeasible("lines", "line " + at + " needs a light, seconds and densities");
         }
         return new StepPrint(
                 light(cells.get(0)),
-                time(number(cells.get(1), at)),
-                cells.subList(2, cells.size()).stream().map(c -> number(c, at)).toList());
+                time(TypedLines.number(cells.get(1), at)),
+                cells.subList(2, cells.size()).stream()
+                        .map(c -> TypedLines.number(c, at))
+                        .toList());
     }
 
     /** Of two readings of one light neither may hide the other. */
@@ -240,34 +240,6 @@ class FilterCalibrationService {
 
     private static ExposureTime time(@Nullable Double seconds) {
         return ExposureTime.ofSeconds(Check.positive("time", seconds == null ? Double.NaN : seconds, "s"));
-    }
-
-    private static List<String> lines(@Nullable String text) {
-        if (text != null && text.length() > MOST_CHARACTERS) {
-            throw RefusedException.of("/lines", "E_RANGE", "This is too long.");
-        }
-        if (text != null && text.lines().count() > MOST_LINES) {
-            throw RefusedException.of("/lines", "E_RANGE", "At most " + MOST_LINES + " lines at once.");
-        }
-        return text == null
-                ? List.of()
-                : text.lines().map(String::strip).filter(l -> !l.isEmpty()).toList();
-    }
-
-    private static List<String> cells(String line) {
-        String apart = line.contains(";") || line.contains("\t") ? "[;\t]" : ",";
-        return Arrays.stream(line.split(apart))
-                .map(String::strip)
-                .filter(c -> !c.isEmpty())
-                .toList();
-    }
-
-    private static double number(String cell, int line) {
-        try {
-            return Double.parseDouble(cell.replace(',', '.'));
-        } catch (NumberFormatException e) {
-            throw Check.outOfRange("lines", "“" + cell + "” in line " + line + " is no number");
-        }
     }
 
     CalibrationView head(String enlargerId, HeadTableAsked asked) {
@@ -322,9 +294,9 @@ class FilterCalibrationService {
         }
         Map<GradeFilter, ColourHead.Setting> settings = new EnumMap<>(GradeFilter.class);
         int number = 0;
-        for (String line : lines(asked.lines())) {
+        for (String line : TypedLines.of(asked.lines())) {
             number++;
-            List<String> cells = cells(line);
+            List<String> cells = TypedLines.cells(line);
             if (number == 1
                     && cells.get(0).toLowerCase(Locale.ROOT).startsWith("grade")
                     && cells.size() > 1
@@ -338,7 +310,9 @@ class FilterCalibrationService {
                     settings,
                     light(cells.get(0)),
                     new ColourHead.Setting(
-                            number(cells.get(1), number), number(cells.get(2), number), number(cells.get(3), number)));
+                            TypedLines.number(cells.get(1), number),
+                            TypedLines.number(cells.get(2), number),
+                            TypedLines.number(cells.get(3), number)));
         }
         return new HeadTable(way, settings);
     }

@@ -11,7 +11,9 @@ import keyslate.core.colour.CastEvidence.SteadyError;
 import keyslate.core.colour.CastLook;
 import keyslate.core.colour.CastWay;
 import keyslate.core.colour.KitFactors;
+import keyslate.core.colour.PackTimes;
 import keyslate.core.light.Light;
+import keyslate.core.medium.Colour;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.Stops;
@@ -36,6 +38,8 @@ final class CastAdvice {
     /** A change of less than half a point cannot be set. */
     private static final double SAME_POINTS = 0.5;
 
+    private static final double SAME_STOPS = 1.0 / 120;
+
     private static final int CORNERS = 32;
     /** Of two figures together: the root of chi square of two at 95 %. */
     private static final double NINETEEN_IN_TWENTY = 2.448;
@@ -51,7 +55,8 @@ final class CastAdvice {
         ExposureTime same = sheet.carried(sheet.time()).plus(Stops.of(told.densityStops()));
         boolean densityFirst = told.strongest() < STRONG_POINTS && Math.abs(told.densityStops()) > DENSITY_FIRST_STOPS;
         Light light = densityFirst ? sheet.before().light() : Light.dials(whole(estimate.pack()));
-        double factor = sheet.before().medium().core().timeFactor(sheet.before().light(), light);
+        double factor =
+                sheet.onItsPaper().medium().core().timeFactor(sheet.before().light(), light);
         ExposureTime time = same.times(factor);
         Words words = densityFirst ? density(told, time) : change(sheet, light, time, factor, all, estimate);
         return new VerdictView(
@@ -92,15 +97,31 @@ final class CastAdvice {
                     "What is seen is less than a point of filter. " + agreement(all, estimate));
         }
         String turns = turns(sheet.before().light().toPack(), light.toPack());
-        double stops = Math.log(factor) / Math.log(2);
-        String follows = Math.abs(stops) < 1.0 / 120
-                ? "The time stays."
-                : "Time " + (stops > 0 ? "rises " : "falls ")
-                        + String.format(Locale.ROOT, "%.2f", Math.abs(stops))
-                        + " stop so that it stays as dark.";
         return new Words(
                 Show.listed(moves) + ". Expose " + seconds + ".",
-                "The print turns " + turns + ". " + follows + " " + agreement(all, estimate));
+                "The print turns " + turns + ". " + follows(sheet, light, factor) + " " + agreement(all, estimate));
+    }
+
+    /** What the time does, and where it does not follow wholly what becomes of the density. */
+    private static String follows(Hung sheet, Light light, double factor) {
+        double stops = Math.log(factor) / Math.log(2);
+        double left = sheet.onItsPaper().medium().core() instanceof Colour colour
+                ? colour.times()
+                        .notFollowed(sheet.before().light().toPack(), light.toPack())
+                        .inStops()
+                : 0;
+        String time = Math.abs(stops) < SAME_STOPS
+                ? "The time stays"
+                : "Time " + (stops > 0 ? "rises " : "falls ") + hundredths(stops) + " stop";
+        if (Math.abs(left) >= SAME_STOPS) {
+            return time + ", as you have it: density may move, about " + hundredths(left) + " stop "
+                    + (left > 0 ? "lighter." : "darker.");
+        }
+        return time + (Math.abs(stops) < SAME_STOPS ? "." : " so that it stays as dark.");
+    }
+
+    private static String hundredths(double stops) {
+        return String.format(Locale.ROOT, "%.2f", Math.abs(stops));
     }
 
     /** "Add 8 M", "take out 3 Y". */
@@ -164,6 +185,20 @@ final class CastAdvice {
         long looks = looks(all);
         rests.add(looks + (looks == 1 ? " look" : " looks") + " weighed together (COL-28); neutral at "
                 + Light.dials(estimate.pack()).notation() + ".");
+        if (sheet.onItsPaper().medium().core() instanceof Colour colour) {
+            PackTimes times = colour.times();
+            rests.add(String.format(
+                    Locale.ROOT,
+                    "Time by the factors of the head, C %.2f, M %.2f, Y %.2f, %s (COL-35).",
+                    times.cyan(),
+                    times.magenta(),
+                    times.yellow(),
+                    sheet.onItsPaper()
+                            .constants()
+                            .packTimesSource(sheet.onItsPaper().enlarger().id())
+                            .name()
+                            .toLowerCase(Locale.ROOT)));
+        }
         estimate.of(CastWay.VIEWING_FILTER)
                 .ifPresent(kit -> rests.add(factors(kit, told.factor() / CastLooks.USUAL_FACTOR)));
         estimate.steady().filter(SteadyError::isFound).ifPresent(steady -> rests.add(steady(steady)));

@@ -8,6 +8,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import keyslate.core.colour.FilterSet;
+import keyslate.core.colour.PackTimes;
 import keyslate.core.contrast.FilterTable;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.GradeScale;
@@ -99,6 +100,14 @@ public class Media {
                         VariableContrastPaper.GRADED_LIMIT_RANGE));
         VariableContrastPaper graded = VariableContrastPaper.ofOneGrade(range.isoRange(), range.limitRange());
         return kept(graded.measured(), f -> parts.get(paper.kind()).with(new Monochrome(graded)));
+    }
+
+    /** Colour paper on a head of which it is known how time follows its pack. */
+    public MediumPart on(PackTimes head) {
+        MediumPart plain = parts.get(Colour.ID);
+        return plain.core() instanceof Colour colour && !colour.times().equals(head)
+                ? plain.with(colour.on(head))
+                : plain;
     }
 
     private MediumPart kept(FilterTable filters, Function<FilterTable, MediumPart> made) {

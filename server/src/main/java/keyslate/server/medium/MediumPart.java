@@ -76,6 +76,11 @@ public record MediumPart(
         return new MediumPart(other, stations, room, lightName, reached, marks, choosesContrast);
     }
 
+    /** The same kind on another head. */
+    MediumPart with(Medium other) {
+        return new MediumPart(other, stations, room, lightName, lights, marks, choosesContrast);
+    }
+
     /** The marks that are asked for, with or without those of a black. */
     public List<Mark> marksFor(boolean blackWanted) {
         return marks.stream().filter(m -> blackWanted || !m.black()).toList();

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import keyslate.core.colour.NeutralRemoval;
 import keyslate.core.exposure.ApertureTrade;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.Check;
@@ -40,6 +41,9 @@ final class BaseEdit {
         Base now = before.recipe().base();
         if (change != null && change.parts() != null) {
             return parts(edit, moved, presses(edit, now.exposure(), change), change.parts(), now);
+        }
+        if (change != null && Boolean.TRUE.equals(change.greyOut())) {
+            return withoutGrey(edit, before.light(), now);
         }
         Light light = light(edit, before, moved, change, beginning);
         BaseExposure stood = presses(edit, now.exposure(), change);
@@ -89,6 +93,25 @@ final class BaseEdit {
         }
         edit.say("base of two parts");
         return new Base(stood.split(parts.get(0), parts.get(1)), "own", "Your own times, in two parts.");
+    }
+
+    /** The pack without its grey, at the time that lets the print stay as it is (COL-01), whatever the time does else. */
+    private static Base withoutGrey(Edit edit, Light light, Base now) {
+        if (light.points().isEmpty()) {
+            edit.errors().add("/base/greyOut", "E_INFEASIBLE", "Only a pack has grey in it.");
+            return now;
+        }
+        NeutralRemoval clean = NeutralRemoval.of(light.toPack().toShift());
+        if (clean.neutralPoints() == 0) {
+            return now;
+        }
+        Light without = Light.dials(clean.pack());
+        String words = Show.grey(clean, " removed");
+        edit.say(light.notation() + " to " + without.notation() + ", " + words);
+        return new Base(
+                now.exposure().with(without, now.exposure().main().time().times(clean.timeFactor())),
+                now.source(),
+                Show.sentence(words + ", time × " + Show.factor(clean.timeFactor())));
     }
 
     /** How the base is given: in one exposure, or in equal ones. */

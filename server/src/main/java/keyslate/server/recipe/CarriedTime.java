@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import keyslate.core.colour.Hue;
+import keyslate.core.colour.Layers;
 import keyslate.core.film.FrameNeed;
 import keyslate.core.film.NegativeReadings;
 import keyslate.core.light.Light;
@@ -275,11 +276,17 @@ final class CarriedTime {
         if (was.isEmpty() || to.isEmpty()) {
             return Grades.limitBetween(now, from, light).orElse(BY_GRADE);
         }
+        Optional<Layers> own = now.constants().packTimesLimits(now.enlarger().id());
         double points = 0;
+        double squares = 0;
         for (int dial = 0; dial < was.size(); dial++) {
-            points += Math.abs(to.get(dial) - was.get(dial));
+            double moved = Math.abs(to.get(dial) - was.get(dial));
+            points += moved;
+            squares += own.isPresent() ? Math.pow(own.get().at(dial) * moved / 100, 2) : 0;
         }
-        return Stops.of(PackedLights.STOPS_A_POINT * points);
+        return own.isPresent()
+                ? Stops.of(Math.sqrt(squares) / Math.log10(2))
+                : Stops.of(PackedLights.STOPS_A_POINT * points);
     }
 
     private Told batch() {

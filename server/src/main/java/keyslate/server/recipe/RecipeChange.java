@@ -20,7 +20,7 @@ public record RecipeChange(
         @Nullable LocalEdit local) {
     /** Nothing but the base exposure, of one part or two. */
     public static RecipeChange ofBase(List<BasePart> parts) {
-        BaseChange base = new BaseChange(null, null, null, null, null, parts, null, null, null);
+        BaseChange base = new BaseChange(null, null, null, null, null, parts, null, null, null, null);
         return new RecipeChange(0, null, null, base, null, null);
     }
 
@@ -99,6 +99,7 @@ public record RecipeChange(
      *
      * @param parts one or two lights with the seconds received through each, in their order; they take the place of all else
      * @param presses how many equal exposures it is given in, 1 to 32; the lag of the lamp counts in each
+     * @param greyOut true takes the grey out of the pack, with the time that it costs
      * @param luxBefore with the starting time: a meter's reading at the board as it stood for the print it comes from, in any unit
      * @param luxNow the same as it stands now
      */
@@ -110,6 +111,7 @@ public record RecipeChange(
             @Nullable Boolean takeStartingTime,
             @Nullable List<BasePart> parts,
             @Nullable Integer presses,
+            @Nullable Boolean greyOut,
             @Nullable Double luxBefore,
             @Nullable Double luxNow) {}
 

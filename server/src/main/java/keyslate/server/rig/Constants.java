@@ -5,6 +5,8 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import keyslate.core.calibration.ColumnScale;
+import keyslate.core.colour.Layers;
+import keyslate.core.colour.PackTimes;
 import keyslate.core.contrast.FilterTable;
 import keyslate.core.contrast.HeadTable;
 import keyslate.core.contrast.VariableContrastPaper;
@@ -69,6 +71,8 @@ public record Constants(List<StoodConstant> found) {
         FILTERS,
         /** What the dials of a head stand at for each grade. */
         HEAD_TABLE,
+        /** How time follows the pack of a head: factors of cyan, magenta and yellow, and how much of that is followed. */
+        PACK_TIMES,
         /** Stops more light that a paper needs than another box of it. */
         BATCH_SPEED,
         /** What the tests of all slates told of filters and lag; never kept by itself, it goes along with a sheet. */
@@ -137,6 +141,7 @@ public record Constants(List<StoodConstant> found) {
                 number(c);
             }
             case HEAD_TABLE -> FilterConstants.head(value);
+            case PACK_TIMES -> PackConstants.times(value);
             case GUESSES -> Check.notNegative("miss", number(c).figure(), "stops");
             case BATCH_SPEED -> Check.within("speed", number(c).figure(), -MOST_OFFSET, MOST_OFFSET, "stops");
         }
@@ -213,6 +218,23 @@ public record Constants(List<StoodConstant> found) {
     /** The dials of an enlarger's head, where grades are made by them. */
     public Optional<HeadTable> head(String enlargerId) {
         return find(enlargerId, "", Name.HEAD_TABLE).map(c -> FilterConstants.head(c.value()));
+    }
+
+    /** How time follows the pack of an enlarger's head; the usual factors where nobody said. */
+    public PackTimes packTimes(String enlargerId) {
+        return find(enlargerId, "", Name.PACK_TIMES)
+                .map(c -> PackConstants.times(c.value()))
+                .orElse(PackTimes.USUAL);
+    }
+
+    /** How well its factors are known, 95 %; none where they are the usual ones. */
+    public Optional<Layers> packTimesLimits(String enlargerId) {
+        return find(enlargerId, "", Name.PACK_TIMES).map(c -> PackConstants.limits(c.value()));
+    }
+
+    /** Where they come from. */
+    public Known.Source packTimesSource(String enlargerId) {
+        return find(enlargerId, "", Name.PACK_TIMES).map(Constants::source).orElse(Known.Source.DEFAULT);
     }
 
     /** By how much the lag was learned to be off. */

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import keyslate.core.calibration.ColumnScale;
 import keyslate.core.contrast.FilterTable;
+import keyslate.core.medium.Colour;
 import keyslate.core.medium.Monochrome;
 import keyslate.core.quantity.Length;
 import keyslate.core.reading.SlateEvidence;
@@ -76,7 +77,9 @@ public class Rigs {
 
     /** A paper with what is known of it under an enlarger; the dials of a head do nothing to graded paper. */
     private MediumPart medium(Paper paper, Enlarger enlarger, Constants known) {
-        return media.of(paper, filters(paper, enlarger, known));
+        return Colour.ID.equals(paper.kind())
+                ? media.on(known.packTimes(enlarger.id()))
+                : media.of(paper, filters(paper, enlarger, known));
     }
 
     private static FilterTable filters(Paper paper, Enlarger enlarger, Constants known) {

@@ -42,6 +42,7 @@ final class SetupViews {
         return new BaseView(
                 LightView.of(rig.light()),
                 Grades.dials(rig, rig.light()).orElse(null),
+                PackViews.of(rig).orElse(null),
                 rig.base().inSeconds(),
                 setSeconds(rig, rig.base()),
                 rig.exposure().parts().stream()

@@ -1,6 +1,7 @@
 package keyslate.server.slate;
 
 import java.util.List;
+import keyslate.core.colour.PackTimes;
 import keyslate.server.local.LocalViews.LocalView;
 import keyslate.server.medium.MediumPart;
 import keyslate.server.negative.RollViews.FrameView;
@@ -139,6 +140,7 @@ public final class SlateViews {
     /**
      * The base exposure: light, received seconds, what the timer is set to for it, and where it comes from.
      *
+     * @param pack of a pack, how the time follows it and what grey is in it; left out where the light is none
      * @param dials what the dials of the head stand at for it, such as "magenta 31"; left out where grades are made by filters
      * @param parts all lights with their seconds in the order they are given; one as a rule, which {@code light} and {@code seconds} are of
      * @param presses how many equal exposures of {@code setSeconds} it is given in
@@ -146,12 +148,47 @@ public final class SlateViews {
     public record BaseView(
             LightView light,
             @Nullable String dials,
+            @Nullable PackView pack,
             double seconds,
             double setSeconds,
             List<BasePartView> parts,
             int presses,
             String source,
             String because) {}
+
+    /**
+     * How time follows the pack of a head (COL-35).
+     *
+     * @param cyan factor of cyan
+     * @param magenta factor of magenta
+     * @param yellow factor of yellow
+     * @param follows how much of it the time follows
+     * @param source of the factors: default, entered or measured
+     * @param grey what grey is in the pack; left out where there is none
+     */
+    public record PackView(
+            double cyan,
+            double magenta,
+            double yellow,
+            PackTimes.Following follows,
+            String source,
+            @Nullable GreyView grey) {}
+
+    /**
+     * Grey in a pack: light for nothing.
+     *
+     * @param points of it
+     * @param light without it
+     * @param seconds that are as dark without it
+     * @param words what it costs
+     * @param unequal what the factors of the head say of it, where they do not add up to 1
+     */
+    public record GreyView(
+            double points,
+            LightView light,
+            double seconds,
+            String words,
+            @Nullable String unequal) {}
 
     /** A part of the base exposure: its light, the seconds received, and what the timer is set to for each press. */
     public record BasePartView(LightView light, double seconds, double setSeconds) {}

@@ -5,6 +5,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import keyslate.core.colour.Layers;
+import keyslate.core.colour.PackTimes;
 import keyslate.core.contrast.GradeScale;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.medium.Monochrome;
@@ -12,6 +16,7 @@ import keyslate.core.quantity.Grade;
 import keyslate.core.rescale.Links;
 import keyslate.server.Show;
 import keyslate.server.rig.Constants.Name;
+import keyslate.server.rig.PackConstants;
 import keyslate.server.stores.StoresViews.ConstantView;
 import keyslate.store.bench.Constant;
 import keyslate.store.bench.Enlarger;
@@ -24,6 +29,7 @@ import org.jspecify.annotations.Nullable;
 /** Constants in words: what, how much, how surely, from what. */
 public final class ConstantViews {
     private static final String DEFAULT = "default";
+    private static final String PACK_TIMES = "Time follows the pack by";
     private static final String ALIGNED = "Board against head, facing sides differ by";
 
     private ConstantViews() {}
@@ -54,6 +60,14 @@ public final class ConstantViews {
                     .orElseGet(() -> byDefault(
                             Name.HEAD_TABLE, "Dials for each grade", "filters of a set, not the dials", null, null)));
         }
+        views.add(find(found, e.id(), Name.PACK_TIMES, "")
+                .map(ConstantViews::view)
+                .orElseGet(() -> byDefault(
+                        Name.PACK_TIMES,
+                        PACK_TIMES,
+                        factors(PackTimes.USUAL),
+                        "± " + hundredths(PackTimes.USUAL_LIMIT),
+                        null)));
         for (Lens lens : lenses) {
             String label = "Column scale, " + lens.name();
             views.add(find(found, e.id(), Name.COLUMN, lens.id())
@@ -238,6 +252,14 @@ public final class ConstantViews {
                         "± " + Show.number(c.value().limit()) + " mm");
             case FILTERS, LEARNED, GUESSES -> FilterViews.of(c);
             case HEAD_TABLE -> FilterViews.head(c);
+            case PACK_TIMES -> {
+                PackTimes times = PackConstants.times(c.value());
+                Layers limits = PackConstants.limits(c.value());
+                String each = Stream.of(limits.red(), limits.green(), limits.blue())
+                        .map(ConstantViews::hundredths)
+                        .collect(Collectors.joining(", "));
+                yield found(c, PACK_TIMES, factors(times), "± " + each);
+            }
             case BATCH_SPEED ->
                 found(
                         c,
@@ -263,6 +285,15 @@ public final class ConstantViews {
                 c.foundAt(),
                 c.id(),
                 c.lensId().isEmpty() ? null : c.lensId());
+    }
+
+    private static String factors(PackTimes times) {
+        return String.format(Locale.ROOT, "C %.2f, M %.2f, Y %.2f", times.cyan(), times.magenta(), times.yellow())
+                + switch (times.following()) {
+                    case ON -> "";
+                    case SMALL -> ", by half";
+                    case OFF -> ", but it stays";
+                };
     }
 
     private static String seconds(double seconds) {

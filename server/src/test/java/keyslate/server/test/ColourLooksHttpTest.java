@@ -76,7 +76,7 @@ class ColourLooksHttpTest extends OnATestSlate {
         green.put("alone", true);
         JsonNode first = proposal(green);
         assertThat(pack(first)).isEqualTo("0/56/58");
-        assertThat(first.get("seconds").asDouble()).isCloseTo(15.6, within(0.1));
+        assertThat(first.get("seconds").asDouble()).isCloseTo(15.64, within(0.005));
         assertThat(first.get("why").asString()).contains("The print turns greener");
         // In points as they stand on this kit.
         assertThat(first.get("restsOn").toString()).contains("moves the pack by 1.00 of magenta");
@@ -87,7 +87,7 @@ class ColourLooksHttpTest extends OnATestSlate {
         yellow.put("alone", true);
         JsonNode second = proposal(yellow);
         assertThat(pack(second)).isEqualTo("0/56/54");
-        assertThat(second.get("seconds").asDouble()).isCloseTo(15.5, within(0.1));
+        assertThat(second.get("seconds").asDouble()).isCloseTo(15.49, within(0.01));
         assertThat(second.get("why").asString()).contains("The print turns a little yellower");
         take(yellow);
         JsonNode looks = soFar().get("looks");

@@ -1,0 +1,21 @@
+package keyslate.server.calibration;
+
+import keyslate.core.colour.PackTimes.Following;
+import org.jspecify.annotations.Nullable;
+
+/** What is said and read of a head for colour. */
+public final class HeadAsked {
+    private HeadAsked() {}
+
+    /**
+     * How time follows the pack.
+     *
+     * @param follows how much of the change is followed; ON when left out
+     * @param lines one line "0.30, 0.60, 0.10", factors of cyan, magenta and yellow; or pairs of sheets that came out as dark, a line each, "0/48/58 14 = 0/78/58 21"; what is known already stays when left out
+     * @param keep whether it is to count from now on
+     */
+    public record PackTimesAsked(
+            @Nullable Following follows,
+            @Nullable String lines,
+            @Nullable Boolean keep) {}
+}

@@ -1,0 +1,24 @@
+package keyslate.server.calibration;
+
+import keyslate.server.calibration.CalibrationViews.CalibrationView;
+import keyslate.server.calibration.HeadAsked.PackTimesAsked;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What a head does to colour paper. */
+@RestController
+class HeadCalibrationController {
+    private final HeadCalibrationService heads;
+
+    HeadCalibrationController(HeadCalibrationService heads) {
+        this.heads = heads;
+    }
+
+    /** How time follows the pack: one's own factors, or pairs of sheets that came out as dark. */
+    @PostMapping("/api/stores/enlargers/{id}/pack-times")
+    CalibrationView packTimes(@PathVariable String id, @RequestBody PackTimesAsked asked) {
+        return heads.packTimes(id, asked);
+    }
+}

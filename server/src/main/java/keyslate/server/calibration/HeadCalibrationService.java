@@ -1,0 +1,189 @@
+package keyslate.server.calibration;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import keyslate.core.colour.Layers;
+import keyslate.core.colour.PackTimes;
+import keyslate.core.colour.PackTimes.Following;
+import keyslate.core.colour.PackTimesFit;
+import keyslate.core.colour.PackTimesFit.Pair;
+import keyslate.core.light.Light;
+import keyslate.core.quantity.Check;
+import keyslate.core.quantity.ExposureTime;
+import keyslate.core.quantity.FilterPack;
+import keyslate.server.calibration.CalibrationViews.CalibrationView;
+import keyslate.server.calibration.HeadAsked.PackTimesAsked;
+import keyslate.server.calibration.Keeping.Found;
+import keyslate.server.rig.Constants.Name;
+import keyslate.server.rig.PackConstants;
+import keyslate.server.web.FieldErrors;
+import keyslate.server.web.NotFoundException;
+import keyslate.store.bench.Constant;
+import keyslate.store.bench.ConstantRepository;
+import keyslate.store.bench.Enlarger;
+import keyslate.store.bench.StoresRepository;
+import org.springframework.stereotype.Service;
+
+/** What is said and read of a head for colour. */
+@Service
+class HeadCalibrationService {
+    /** What its owner says of a head is good to so much, 95 %. */
+    private static final Layers BY_WORD = new Layers(0.05, 0.05, 0.05);
+
+    private static final Layers BY_DEFAULT =
+            new Layers(PackTimes.USUAL_LIMIT, PackTimes.USUAL_LIMIT, PackTimes.USUAL_LIMIT);
+
+    private final StoresRepository stores;
+    private final ConstantRepository constants;
+    private final Keeping keeping;
+
+    HeadCalibrationService(StoresRepository stores, ConstantRepository constants, Keeping keeping) {
+        this.stores = stores;
+        this.constants = constants;
+        this.keeping = keeping;
+    }
+
+    /** What the factors are, and from what. */
+    private record Told(PackTimes times, Layers limits, String source, String why) {
+        Told following(Following other) {
+            return new Told(times.following(other), limits, source, why);
+        }
+    }
+
+    CalibrationView packTimes(String enlargerId, PackTimesAsked asked) {
+        Enlarger enlarger = stores.enlarger(enlargerId).orElseThrow(NotFoundException.of("enlarger"));
+        FieldErrors errors = new FieldErrors();
+        Following follows = asked.follows() == null ? Following.ON : asked.follows();
+        Told told = errors.check("/lines", standing(enlarger), () -> told(enlarger, TypedLines.of(asked.lines())))
+                .following(follows);
+        errors.throwIfAny();
+        List<String> why = new ArrayList<>();
+        why.add(told.why());
+        why.add(
+                switch (follows) {
+                    case ON ->
+                        "Times follow every move of the pack, so that density does not hide the colour (COL-35).";
+                    case SMALL -> "Times follow every move of the pack by half (COL-35); density is judged again.";
+                    case OFF -> "Times stay when the pack moves; density may move, and by how much is said each time.";
+                });
+        if (!told.times().addUp()) {
+            why.add(unequal(told.times()));
+        }
+        return keeping.kept(
+                new Found(
+                        enlarger.id(),
+                        "",
+                        Name.PACK_TIMES,
+                        told.source(),
+                        PackConstants.of(told.times(), told.limits()),
+                        asked),
+                asked.keep(),
+                headline(told.times()),
+                why,
+                List.of());
+    }
+
+    private static String headline(PackTimes times) {
+        return String.format(
+                Locale.ROOT,
+                "10 points cost %.2f stop of cyan, %.2f of magenta, %.2f of yellow.",
+                stops(times.cyan()),
+                stops(times.magenta()),
+                stops(times.yellow()));
+    }
+
+    /** Of ten points. */
+    private static double stops(double factor) {
+        return 0.1 * factor / Math.log10(2);
+    }
+
+    private static String unequal(PackTimes times) {
+        return String.format(
+                Locale.ROOT,
+                "These add up to %.2f, and grey in the pack counts 1: by these factors 10 points of grey are %.2f stop, by their density 0.33.",
+                times.sum(),
+                stops(times.sum()));
+    }
+
+    private Told told(Enlarger enlarger, List<String> lines) {
+        if (lines.isEmpty()) {
+            return standing(enlarger);
+        }
+        if (lines.size() == 1 && !lines.get(0).contains("=")) {
+            List<String> cells = TypedLines.cells(lines.get(0));
+            if (cells.size() != 3) {
+                throw Check.infeasible("lines", "factors are three, of cyan, magenta and yellow: 0.30, 0.60, 0.10");
+            }
+            return new Told(
+                    new PackTimes(
+                            TypedLines.number(cells.get(0), 1),
+                            TypedLines.number(cells.get(1), 1),
+                            TypedLines.number(cells.get(2), 1),
+                            Following.ON),
+                    BY_WORD,
+                    Constant.ENTERED,
+                    "Your own factors.");
+        }
+        List<Pair> pairs = new ArrayList<>();
+        for (int i = 0; i < lines.size(); i++) {
+            pairs.add(pair(lines.get(i), i + 1));
+        }
+        PackTimesFit.Found found = PackTimesFit.of(pairs, Following.ON);
+        String limits = String.format(
+                Locale.ROOT,
+                "± %.2f, %.2f, %.2f",
+                found.limits().red(),
+                found.limits().green(),
+                found.limits().blue());
+        return new Told(
+                found.times(),
+                found.limits(),
+                Constant.MEASURED,
+                "From " + (pairs.size() == 1 ? "one pair" : pairs.size() + " pairs")
+                        + " of sheets as dark as each other, the usual factors as what is known before (COL-36): "
+                        + limits + ".");
+    }
+
+    /** What counts already. */
+    private Told standing(Enlarger enlarger) {
+        Optional<Constant> stands = constants.of(List.of(enlarger.id())).stream()
+                .filter(c -> c.name().equals(Name.PACK_TIMES.name()))
+                .findFirst();
+        return stands.map(c -> new Told(
+                        PackConstants.times(c.value()),
+                        PackConstants.limits(c.value()),
+                        c.source(),
+                        "The factors that stand."))
+                .orElse(new Told(
+                        PackTimes.USUAL,
+                        BY_DEFAULT,
+                        Constant.ENTERED,
+                        "The usual factors: no two heads agree, and pairs of sheets tell this one's."));
+    }
+
+    private static Pair pair(String line, int number) {
+        String[] sides = line.split("=");
+        if (sides.length != 2) {
+            throw Check.infeasible(
+                    "lines", "line " + number + " needs two packs with their times: 0/48/58 14 = 0/78/58 21");
+        }
+        Side one = side(sides[0], number);
+        Side other = side(sides[1], number);
+        return new Pair(one.pack(), one.time(), other.pack(), other.time());
+    }
+
+    private record Side(FilterPack pack, ExposureTime time) {}
+
+    private static Side side(String words, int number) {
+        String[] parts = words.strip().split("[\\s;]+");
+        if (parts.length < 2) {
+            throw Check.infeasible(
+                    "lines", "line " + number + " needs two packs with their times: 0/48/58 14 = 0/78/58 21");
+        }
+        return new Side(
+                Light.of(parts[0]).toPack(),
+                ExposureTime.ofSeconds(Check.positive("time", TypedLines.number(parts[1], number), "s")));
+    }
+}

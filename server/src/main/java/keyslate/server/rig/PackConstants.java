@@ -1,0 +1,52 @@
+package keyslate.server.rig;
+
+import java.util.List;
+import keyslate.core.colour.Layers;
+import keyslate.core.colour.PackTimes;
+import keyslate.core.colour.PackTimes.Following;
+import keyslate.core.quantity.QuantityException;
+import keyslate.store.json.StoredConstant;
+import keyslate.store.json.StoredConstant.Place;
+
+/** How time follows the pack of a head, as it is kept among the constants: three factors with their limits, and the following by its place in the list. */
+public final class PackConstants {
+    private static final List<String> FILTERS = List.of("cyan", "magenta", "yellow");
+
+    private PackConstants() {}
+
+    public static StoredConstant of(PackTimes times, Layers limits) {
+        return new StoredConstant(
+                null,
+                null,
+                (double) times.following().ordinal(),
+                List.of(
+                        new Place(FILTERS.get(0), times.cyan(), limits.red()),
+                        new Place(FILTERS.get(1), times.magenta(), limits.green()),
+                        new Place(FILTERS.get(2), times.yellow(), limits.blue())),
+                null);
+    }
+
+    /**
+     * What was kept.
+     *
+     * @throws QuantityException when it is not complete
+     */
+    public static PackTimes times(StoredConstant value) {
+        List<Place> places = value.places() == null ? List.of() : value.places();
+        boolean whole = places.stream().map(Place::at).toList().equals(FILTERS);
+        int following = value.second() == null ? 0 : (int) Math.round(value.second());
+        if (!whole || following < 0 || following >= Following.values().length) {
+            throw new QuantityException(
+                    QuantityException.Kind.WRONG_SHAPE, "constant", "the factors of a head are not complete");
+        }
+        return new PackTimes(
+                places.get(0).value(), places.get(1).value(), places.get(2).value(), Following.values()[following]);
+    }
+
+    /** Their limits. */
+    public static Layers limits(StoredConstant value) {
+        List<Place> places = value.places();
+        return new Layers(
+                places.get(0).limit(), places.get(1).limit(), places.get(2).limit());
+    }
+}

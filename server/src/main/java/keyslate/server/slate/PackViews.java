@@ -1,0 +1,55 @@
+package keyslate.server.slate;
+
+import java.util.Locale;
+import java.util.Optional;
+import keyslate.core.colour.NeutralRemoval;
+import keyslate.core.colour.PackTimes;
+import keyslate.core.colour.PackTimes.Following;
+import keyslate.core.light.Light;
+import keyslate.core.medium.Colour;
+import keyslate.core.quantity.FilterPack;
+import keyslate.server.Show;
+import keyslate.server.rig.LightView;
+import keyslate.server.rig.Rig;
+import keyslate.server.slate.SlateViews.GreyView;
+import keyslate.server.slate.SlateViews.PackView;
+import org.jspecify.annotations.Nullable;
+
+/** The pack of a rig on its head. */
+final class PackViews {
+    private PackViews() {}
+
+    /** How its time follows it; none where its light is no pack. */
+    static Optional<PackView> of(Rig rig) {
+        if (!(rig.medium().core() instanceof Colour colour)) {
+            return Optional.empty();
+        }
+        PackTimes times = colour.times();
+        String source =
+                rig.constants().packTimesSource(rig.enlarger().id()).name().toLowerCase(Locale.ROOT);
+        return Optional.of(new PackView(
+                times.cyan(), times.magenta(), times.yellow(), times.following(), source, grey(rig, times)));
+    }
+
+    private static @Nullable GreyView grey(Rig rig, PackTimes times) {
+        FilterPack pack = rig.light().toPack();
+        NeutralRemoval clean = NeutralRemoval.of(pack.toShift());
+        if (clean.neutralPoints() == 0) {
+            return null;
+        }
+        double byFactors =
+                rig.base().inSeconds() * times.following(Following.ON).timeFactor(pack, clean.pack());
+        return new GreyView(
+                clean.neutralPoints(),
+                LightView.of(Light.dials(clean.pack())),
+                rig.base().times(clean.timeFactor()).inSeconds(),
+                Show.grey(clean, ""),
+                times.addUp()
+                        ? null
+                        : String.format(
+                                Locale.ROOT,
+                                "The factors of this head add up to %.2f: by them it would be %s.",
+                                times.sum(),
+                                Show.seconds(byFactors)));
+    }
+}
