@@ -25,7 +25,17 @@ import { Verdict } from "../../shared/ui/Verdict";
 import { number, seconds, signedStops } from "../../shared/units/format";
 import { Rose } from "./Rose";
 import { LookFields } from "./LookFields";
-import { BESIDES, type Beside, type Choosing, type ColourLook, MOST_LOOKS, type Way, lookOf } from "./casts";
+import {
+  BESIDES,
+  type Beside,
+  type Choosing,
+  type ColourLook,
+  MOST_LOOKS,
+  type Picks,
+  type Way,
+  lookOf,
+  picked,
+} from "./casts";
 import { FACTORS, type Kit, keepKit, knownKit } from "./kit";
 
 type Cast = Schemas["Cast"];
@@ -42,7 +52,7 @@ interface Answer {
 export function ColourPage() {
   const context = useSlateContext();
   const [search] = useSearchParams();
-  const hung = context.slate.sheets.filter((s) => s.state === "HUNG" && isOfOneLight(s));
+  const hung = context.slate.sheets.filter((s) => s.state === "HUNG");
   const sheet = hung.find((s) => s.id === search.get("sheet")) ?? hung.at(-1);
   return sheet ? (
     <Judging key={sheet.id} {...context} sheet={sheet} hung={hung} />
@@ -77,7 +87,9 @@ function Judging({
   sheet,
   hung,
 }: SlateContext & { sheet: SheetView; hung: readonly SheetView[] }) {
-  const [way, setWay] = useState<Way>("VIEWING_FILTER");
+  const pieces = !isOfOneLight(sheet);
+  const [way, setWay] = useState<Way>(pieces ? "PIECES" : "VIEWING_FILTER");
+  const [picks, setPicks] = useState<Picks>([]);
   const [chosen, setChosen] = useState<Choosing>({});
   const [earlier, setEarlier] = useState<readonly ColourLook[]>([]);
   const [beside, setBeside] = useState<Beside>("NOTHING");
@@ -85,7 +97,15 @@ function Judging({
   const [density, setDensity] = useState(0);
   const [kit, setKit] = useState(knownKit);
   const weighed = useWeighed(slate);
-  const look = lookOf(way, chosen);
+  const byPieces = way === "PIECES";
+  /** Through a filter or by name one piece is looked at: the one that was touched, else the one in the middle. */
+  const looked = picks.length === 1 ? (picks[0] ?? 1) : 1;
+  const seen = lookOf(way, chosen);
+  const look = byPieces
+    ? picks.length > 0
+      ? { pieces: [...picks] }
+      : undefined
+    : seen && (pieces ? { ...seen, pieces: [looked] } : seen);
   // What lies beside now is said of this look; earlier ones keep theirs.
   const looks = look ? [...earlier, { ...look, beside }] : earlier;
   const said = looks.length > 0;
@@ -102,18 +122,25 @@ function Judging({
     if (!look || looks.length >= MOST_LOOKS) return;
     setEarlier(looks);
     setChosen({});
+    setPicks([]);
   };
+  const pick = (piece: number) => setPicks(byPieces ? picked(picks, piece) : [piece]);
   const startOver = () => {
     setChosen({});
+    setPicks([]);
     setEarlier([]);
   };
   const turnTo = (other: Way) => {
-    if (other !== way) startOver();
+    if (other !== way) {
+      startOver();
+      setPicks(other === "PIECES" ? [] : picks.slice(-1));
+    }
     setWay(other);
   };
   useKeys({
     v: () => turnTo("VIEWING_FILTER"),
     a: () => turnTo("BY_NAME"),
+    ...(pieces && { p: () => turnTo("PIECES") }),
     g: again,
     y: () => setBeside(beside === "NOTHING" ? "CARD" : "NOTHING"),
   });
@@ -128,14 +155,14 @@ function Judging({
           looked={sheet}
           neutral={weighed}
           proposed={said ? proposal.data?.light : undefined}
+          picks={pieces ? { picked: picks, onPick: pick } : undefined}
         />
       </main>
       <aside className="panel dense" aria-label={`Colour of ${sheet.label}`}>
         <h2>{sheet.label}</h2>
         <Doubt sheet={sheet} />
         <p className="lead">
-          {sheet.patches.length > 0 ? "Judge the patch with the right density. " : ""}Look two seconds, then
-          at a grey card.
+          {leadOf(sheet, byPieces, looked)} Look two seconds, then at a grey card.
           <HandIn slateId={slate.id} sheet={sheet} />
         </p>
         {slate.naming.intent && <p className="intent-line">“{slate.naming.intent}”</p>}
@@ -145,6 +172,7 @@ function Judging({
           ways={[
             { value: "VIEWING_FILTER", label: "Viewing filter" },
             { value: "BY_NAME", label: "By name" },
+            ...(pieces ? [{ value: "PIECES" as const, label: "Pieces" }] : []),
           ]}
           onChange={turnTo}
         />
@@ -157,7 +185,11 @@ function Judging({
             }}
           />
         )}
-        <LookFields way={way} chosen={chosen} onChange={setChosen} />
+        {byPieces ? (
+          <PickedPieces sheet={sheet} picks={picks} onPick={pick} />
+        ) : (
+          <LookFields way={way} chosen={chosen} onChange={setChosen} />
+        )}
         <LookedAgain looks={looks.length} canAgain={look !== undefined} onAgain={again} onOver={startOver} />
         <div className="beside-line">
           <span>Beside it</span>
@@ -192,6 +224,7 @@ function Judging({
           slate={slate}
           sheet={sheet}
           said={said}
+          pieces={byPieces}
           judged={last !== undefined}
           verdict={proposal.data}
           problem={
@@ -209,6 +242,33 @@ function Judging({
           }
         />
       </aside>
+    </>
+  );
+}
+
+function leadOf(sheet: SheetView, byPieces: boolean, looked: number): string {
+  if (byPieces) return "Side by side, dry, in the light they will hang in.";
+  if (!isOfOneLight(sheet)) return `Judge piece ${String(looked)}; touch another one to judge that.`;
+  return sheet.patches.length > 0 ? "Judge the patch with the right density." : "";
+}
+
+/** Which pieces are touched; by their numbers for hands that hold no mouse. */
+function PickedPieces(props: { sheet: SheetView; picks: Picks; onPick: (piece: number) => void }) {
+  return (
+    <>
+      <h3>Which piece is neutral? Touch two or three for between them.</h3>
+      <div className="wish-line piece-numbers" role="group" aria-label="The neutral pieces">
+        {props.sheet.patches.map((p) => (
+          <button
+            key={p.number}
+            type="button"
+            aria-pressed={props.picks.includes(p.number)}
+            onClick={() => props.onPick(p.number)}
+          >
+            {p.number}
+          </button>
+        ))}
+      </div>
     </>
   );
 }
@@ -317,6 +377,7 @@ function Answered(props: {
   slate: SlateView;
   sheet: SheetView;
   said: boolean;
+  pieces: boolean;
   judged: boolean;
   verdict: VerdictView | undefined;
   problem: string | undefined;
@@ -336,8 +397,14 @@ function Answered(props: {
       </Verdict>
     ) : (
       <Verdict
-        headline="Find the filter that makes grey grey."
-        why="Hold one filter after another before your eye. The way you look through it is the way the pack will move."
+        headline={
+          props.pieces ? "Touch the piece whose grey is grey." : "Find the filter that makes grey grey."
+        }
+        why={
+          props.pieces
+            ? "One of them, or two or three between which it lies. At the rim it may lie farther out."
+            : "Hold one filter after another before your eye. The way you look through it is the way the pack will move."
+        }
         error={props.problem}
       />
     );

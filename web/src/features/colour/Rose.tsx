@@ -1,6 +1,8 @@
 import { type LightView, type Schemas, type SheetView, sheetPicture } from "../../shared/api/client";
 import { Swatch } from "../../shared/ui/LightName";
-import { RAYS, type RosePlace, onePerPack, placeOf, rayPlace, reachOf } from "./rose";
+import type { Picks } from "./casts";
+import { PiecesOnRose } from "./PiecesOnRose";
+import { RAYS, type RosePlace, onePerPack, placeOf, pointsOf, rayPlace, reachOf } from "./rose";
 
 /** How far out the words of a ray stand, and the rim, as shares of the half width. */
 const RIM = 0.62;
@@ -12,17 +14,23 @@ export function Rose(props: {
   looked: SheetView;
   neutral: Schemas["ColourView"] | undefined;
   proposed: LightView | undefined;
+  /** Pieces of the looked sheet that were picked, and what a pick does; nothing where it is one piece. */
+  picks?: { picked: Picks; onPick: (piece: number) => void } | undefined;
 }) {
   const middle = props.looked.light;
   const target = props.proposed ?? props.neutral?.neutral;
-  const others = onePerPack(props.sheets, props.looked);
-  const places = others.map((s) => placeOf(s.light, middle));
+  // Beside pieces other sheets would lie on them.
+  const others = props.picks ? [] : onePerPack(props.sheets, props.looked);
+  const pieces = props.picks ? props.looked.patches : [];
+  const places = [...others.map((s) => s.light), ...pieces.map((p) => pointsOf(p.light))].map((light) =>
+    placeOf(light, middle),
+  );
   const aim = target && placeOf(target, middle);
   const region = props.neutral?.region.map((p) => placeOf(packOf(p), middle));
   const reach = reachOf([...places, ...(aim ? [aim] : []), ...(region ?? [])]);
   const share = (p: RosePlace): RosePlace => ({ x: (RIM * p.x) / reach, y: (RIM * p.y) / reach });
   return (
-    <div className="rose" role="img" aria-label={roseWords(props.looked, target)}>
+    <div className="rose" role={props.picks ? "group" : "img"} aria-label={roseWords(props.looked, target)}>
       <svg viewBox="-100 -100 200 200" aria-hidden="true">
         {[1 / 4, 1 / 2, 1].map((ring) => (
           <polygon
@@ -56,7 +64,16 @@ export function Rose(props: {
       {others.map((sheet, i) => (
         <Lying key={sheet.id} sheet={sheet} place={share(places[i] ?? { x: 0, y: 0 })} />
       ))}
-      <Lying sheet={props.looked} place={{ x: 0, y: 0 }} looked />
+      {props.picks ? (
+        <PiecesOnRose
+          sheet={props.looked}
+          placeOf={(piece) => share(placeOf(pointsOf(piece.light), middle))}
+          picked={props.picks.picked}
+          onPick={props.picks.onPick}
+        />
+      ) : (
+        <Lying sheet={props.looked} place={{ x: 0, y: 0 }} looked />
+      )}
       <svg viewBox="-100 -100 200 200" className="rose-over" aria-hidden="true">
         {region && <path className="region" d={outline(region.map(share))} />}
         {aim && <Aim at={share(aim)} />}

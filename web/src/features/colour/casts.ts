@@ -1,5 +1,16 @@
 import type { Schemas } from "../../shared/api/client";
 
+/** Pieces that a look is at, by their numbers. */
+export type Picks = readonly number[];
+
+/** So many pieces at most lie about one place. */
+const MOST_PICKS = 3;
+
+/** A piece more or less: what is picked again is left out, and of four the oldest goes. */
+export function picked(picks: Picks, piece: number): Picks {
+  return picks.includes(piece) ? picks.filter((p) => p !== piece) : [...picks, piece].slice(-MOST_PICKS);
+}
+
 export type Way = NonNullable<Schemas["Cast"]["way"]>;
 export type ColourLook = Schemas["ColourLook"];
 export type Beside = NonNullable<ColourLook["beside"]>;
@@ -72,6 +83,7 @@ export interface Choosing {
 
 /** The look that a choice makes; none while it is not whole. */
 export function lookOf(way: Way, chosen: Choosing): ColourLook | undefined {
+  if (way === "PIECES") return undefined;
   if (chosen.neutral) return {};
   if (chosen.hue === undefined || chosen.step === undefined) return undefined;
   return way === "VIEWING_FILTER" ? filtered(chosen) : named(chosen);

@@ -24,6 +24,11 @@ export function placeOf(light: Pick<LightView, "points">, middle: LightView): Ro
   return { x: COS * yellow, y: yellow / 2 - magenta };
 }
 
+/** The points of a pack as it is written, "0/52/47". */
+export function pointsOf(notation: string): Pick<LightView, "points"> {
+  return { points: notation.split("/").map(Number) };
+}
+
 /** How many points the rose reaches, so that all places lie on it: 10, 20, 40 … */
 export function reachOf(places: readonly RosePlace[]): number {
   const far = Math.max(0, ...places.map((p) => Math.hypot(p.x, p.y)));

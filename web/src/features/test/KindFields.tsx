@@ -1,12 +1,12 @@
 import type { ReactNode } from "react";
 import type { SlateContext } from "../../app/SlateFrame";
 import type { Schemas } from "../../shared/api/client";
-import { Choice, Ways } from "../../shared/ui/Choice";
+import { Choice } from "../../shared/ui/Choice";
 import { LengthField } from "../../shared/ui/LengthField";
 import { ListField } from "../../shared/ui/ListField";
 import { QuantityField } from "../../shared/ui/QuantityField";
-import { TextEntry } from "./TextEntry";
 import { aperture, number, seconds } from "../../shared/units/format";
+import { PieceFields } from "./PieceFields";
 import { PatchCount, SeriesFields } from "./SeriesFields";
 
 /** What is asked for a kind of test, and what waits behind "more". */
@@ -71,7 +71,7 @@ export const FIELDS: Record<string, Fields> = {
     ),
   },
   PIECES: {
-    asked: PiecesFields,
+    asked: PieceFields,
     more: (context) => (
       <>
         <Length {...context} label="Long side" field="patchMm" />
@@ -298,45 +298,5 @@ function GuessFields({ slate, edit }: SlateContext) {
       <OneTime slate={slate} edit={edit} label="Time" shown={slate.test.centreSeconds} />
       <Second slate={slate} edit={edit} label="Right half" />
     </div>
-  );
-}
-
-/** Pieces of different times, or of different lights at the time that keeps the print as dark. */
-function PiecesFields(context: SlateContext) {
-  const { slate, edit } = context;
-  const lights = slate.test.plan.lights ?? [];
-  const byLight = lights.length > 0;
-  return (
-    <>
-      <Ways
-        label="Pieces differ by"
-        value={byLight ? "lights" : "times"}
-        ways={[
-          { value: "times", label: "Different times" },
-          { value: "lights", label: `Different ${slate.medium.lightName.toLowerCase()}s` },
-        ]}
-        onChange={(way) => edit.mutate({ test: { lights: way === "times" ? [] : slate.test.besideLights } })}
-      />
-      {byLight ? (
-        <TextEntry
-          label={`${slate.medium.lightName}s, with commas between`}
-          shown={lights.join(", ")}
-          hint="Each piece gets the time that keeps the print as dark."
-          error={edit.error?.at("/test/lights")}
-          onCommit={(text) =>
-            edit.mutateAsync({
-              test: {
-                lights: text
-                  .split(",")
-                  .map((light) => light.trim())
-                  .filter((light) => light !== ""),
-              },
-            })
-          }
-        />
-      ) : (
-        <SeriesFields {...context} />
-      )}
-    </>
   );
 }

@@ -38,7 +38,12 @@ export function PatchTable(props: {
           {strip.patches.map((p) => (
             <tr key={p.number} className={says(p.number) ? "chosen" : ""}>
               <td>{p.number}</td>
-              {through && <td>{p.name}</td>}
+              {through && (
+                <td>
+                  {p.name}
+                  {p.turns !== "" && <span className="constant-source"> {p.turns}</span>}
+                </td>
+              )}
               <td>{seconds(p.givenSeconds)} s</td>
               {!marks && (
                 <td>{Math.abs(p.stopsFromMiddle) < 1 / 24 ? "middle" : stopsWithUnit(p.stopsFromMiddle)}</td>

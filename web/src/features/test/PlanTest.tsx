@@ -154,6 +154,7 @@ function Patches({ slate }: Pick<SlateContext, "slate">) {
                 {inRows && p.name !== p.light.notation
                   ? `${p.name}, ${p.light.notation.replace("grade ", "")}`
                   : p.name}
+                {p.turns !== "" && <span className="constant-source"> {p.turns}</span>}
               </td>
             )}
             <td>{seconds(p.totalSeconds)} s</td>

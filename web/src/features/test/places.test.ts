@@ -12,6 +12,7 @@ function patch(number: number, place: Patch["place"], sector?: Patch["sector"]):
     light: "2",
     piece: 1,
     name: "",
+    turns: "",
     mark: "",
     plannedSeconds: number,
     givenSeconds: number,

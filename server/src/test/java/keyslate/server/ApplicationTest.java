@@ -89,17 +89,30 @@ public abstract class ApplicationTest {
         return timer;
     }
 
-    /** Gives every step that is left and hangs the sheet; the slate after it. */
+    /** Gives every step that is left and hangs the sheet; the slate after it. What is set in white light is, with the paper in its box. */
     protected JsonNode exposeAndHang(String sheetId) {
-        JsonNode run = http().get("/api/sheets/" + sheetId + "/run").json();
+        String path = "/api/sheets/" + sheetId;
+        JsonNode run = http().get(path + "/run").json();
         while (run.hasNonNull("step")) {
-            http().post(
-                            "/api/sheets/" + sheetId + "/lamp",
-                            Map.of("on", true, "step", run.get("step").asInt()));
+            int step = run.get("step").asInt();
+            if (run.get("script").get(step - 1).get("setInLight").asBoolean()) {
+                http().post(path + "/events", Map.of("kind", "PAPER_BOXED"));
+                http().post(path + "/events", Map.of("kind", "PAPER_TAKEN"));
+            }
+            Http.Answer on = http().post(path + "/lamp", Map.of("on", true, "step", step));
+            if (on.status() != 200) {
+                throw new AssertionError("the lamp stays off: " + on.text());
+            }
             timer.pass(run.get("nextSetSeconds").asDouble());
-            run = http().get("/api/sheets/" + sheetId + "/run").json();
+            run = http().get(path + "/run").json();
         }
-        return http().post("/api/sheets/" + sheetId + "/hang", Map.of()).json();
+        return http().post(path + "/hang", Map.of()).json();
+    }
+
+    /** The same, and the sheet as it hangs then. */
+    protected JsonNode hung(String sheetId) {
+        JsonNode sheets = exposeAndHang(sheetId).get("sheets");
+        return sheets.get(sheets.size() - 1);
     }
 
     /** Takes a piece of paper; the id of the sheet. */

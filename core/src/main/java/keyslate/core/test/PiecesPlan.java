@@ -13,21 +13,41 @@ import keyslate.core.quantity.Stops;
  *
  * @param series what the pieces receive; not used where there are lights
  * @param lights one for each piece, {@value #MOST_PIECES} at most; empty = the standing light and the series
+ * @param around packs about the one that stands, in place of lights of one's own; none as a rule
  * @param marks how the pieces are told apart afterwards
  * @param patch long side of a piece
  * @param breadth its short side
  * @param spot middle of what is printed on each; none is chosen where it tells most
  */
 public record PiecesPlan(
-        PatchSeries series, List<Light> lights, PieceMarks.Way marks, Length patch, Length breadth, Optional<Spot> spot)
+        PatchSeries series,
+        List<Light> lights,
+        Optional<PacksAround> around,
+        PieceMarks.Way marks,
+        Length patch,
+        Length breadth,
+        Optional<Spot> spot)
         implements TestPlan.OfSeries {
     public static final int MOST_PIECES = 15;
 
     public PiecesPlan {
         lights = List.copyOf(lights);
-        Check.count("pieces", lights.isEmpty() ? series.patches() : lights.size(), 2, MOST_PIECES);
+        if (around.isEmpty()) {
+            Check.count("pieces", lights.isEmpty() ? series.patches() : lights.size(), 2, MOST_PIECES);
+        }
         Check.positive("piece", patch.inMm(), "mm");
         Check.positive("piece", breadth.inMm(), "mm");
+    }
+
+    /** Of lights of one's own, or of one light and a series. */
+    public PiecesPlan(
+            PatchSeries series,
+            List<Light> lights,
+            PieceMarks.Way marks,
+            Length patch,
+            Length breadth,
+            Optional<Spot> spot) {
+        this(series, lights, Optional.empty(), marks, patch, breadth, spot);
     }
 
     @Override
@@ -35,9 +55,17 @@ public record PiecesPlan(
         return SinglesScript.pieces(this, base, rig);
     }
 
+    /** What each piece gets where they differ in light; empty where they differ in time alone. */
+    public List<PacksAround.Piece> byLight(Light standing) {
+        return around.map(a -> a.pieces(standing.toPack()))
+                .orElseGet(() -> lights.stream()
+                        .map(l -> new PacksAround.Piece(l, Stops.ZERO))
+                        .toList());
+    }
+
     @Override
     public int pieces() {
-        return lights.isEmpty() ? series.patches() : lights.size();
+        return around.map(PacksAround::count).orElseGet(() -> lights.isEmpty() ? series.patches() : lights.size());
     }
 
     @Override
@@ -47,7 +75,7 @@ public record PiecesPlan(
 
     @Override
     public boolean isOfOneLight() {
-        return lights.isEmpty();
+        return lights.isEmpty() && around.isEmpty();
     }
 
     @Override
@@ -57,7 +85,7 @@ public record PiecesPlan(
 
     @Override
     public ExposureTime middle(ExposureTime base) {
-        return lights.isEmpty() ? series.middle(base) : base;
+        return isOfOneLight() ? series.middle(base) : base;
     }
 
     @Override
@@ -67,7 +95,7 @@ public record PiecesPlan(
 
     @Override
     public Optional<Stops> step() {
-        return lights.isEmpty() ? series.inStops() : Optional.empty();
+        return isOfOneLight() ? series.inStops() : Optional.empty();
     }
 
     @Override
@@ -77,6 +105,6 @@ public record PiecesPlan(
 
     @Override
     public PiecesPlan of(PatchSeries other, Length each) {
-        return new PiecesPlan(other, lights, marks, each, breadth, spot);
+        return new PiecesPlan(other, lights, around, marks, each, breadth, spot);
     }
 }

@@ -38,12 +38,14 @@ final class SinglesScript {
     /** Pieces of paper, each with its light and its time; what cannot be set in the dark is set in white light between two. */
     static TestScript pieces(PiecesPlan plan, ExposureTime base, TestRig rig) {
         SinglesScript script = new SinglesScript(rig);
-        if (plan.lights().isEmpty()) {
+        if (plan.isOfOneLight()) {
             plan.series()
                     .totals(base, rig.timer(), rig.lag())
                     .forEach(t -> script.single(rig.light(), t, List.of(Cue.TAKE_PIECE)));
         } else {
-            plan.lights().forEach(l -> script.single(l, plan.asDark(base, l, rig), List.of(Cue.TAKE_PIECE)));
+            plan.byLight(rig.light())
+                    .forEach(p -> script.single(
+                            p.light(), plan.asDark(base, p.light(), rig).plus(p.more()), List.of(Cue.TAKE_PIECE)));
         }
         return new TestScript(script.steps, script.patches);
     }

@@ -1,6 +1,6 @@
 package keyslate.server.calibration;
 
-import keyslate.core.colour.PackTimes.Following;
+import keyslate.server.rig.Follows;
 import org.jspecify.annotations.Nullable;
 
 /** What is said and read of a head for colour. */
@@ -15,7 +15,7 @@ public final class HeadAsked {
      * @param keep whether it is to count from now on
      */
     public record PackTimesAsked(
-            @Nullable Following follows,
+            @Nullable Follows follows,
             @Nullable String lines,
             @Nullable Boolean keep) {}
 }

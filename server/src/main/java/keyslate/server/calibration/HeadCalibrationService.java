@@ -55,7 +55,8 @@ class HeadCalibrationService {
     CalibrationView packTimes(String enlargerId, PackTimesAsked asked) {
         Enlarger enlarger = stores.enlarger(enlargerId).orElseThrow(NotFoundException.of("enlarger"));
         FieldErrors errors = new FieldErrors();
-        Following follows = asked.follows() == null ? Following.ON : asked.follows();
+        Following follows =
+                asked.follows() == null ? Following.ON : asked.follows().toCore();
         Told told = errors.check("/lines", standing(enlarger), () -> told(enlarger, TypedLines.of(asked.lines())))
                 .following(follows);
         errors.throwIfAny();

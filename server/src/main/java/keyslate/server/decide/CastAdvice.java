@@ -17,6 +17,7 @@ import keyslate.core.medium.Colour;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.Stops;
+import keyslate.server.PrintTurns;
 import keyslate.server.Show;
 import keyslate.server.decide.CastLooks.Told;
 import keyslate.server.decide.DecisionViews.Beside;
@@ -96,7 +97,7 @@ final class CastAdvice {
                     "Keep " + light.notation() + ". Expose " + seconds + ".",
                     "What is seen is less than a point of filter. " + agreement(all, estimate));
         }
-        String turns = turns(sheet.before().light().toPack(), light.toPack());
+        String turns = PrintTurns.words(sheet.before().light().toPack(), light.toPack());
         return new Words(
                 Show.listed(moves) + ". Expose " + seconds + ".",
                 "The print turns " + turns + ". " + follows(sheet, light, factor) + " " + agreement(all, estimate));
@@ -137,28 +138,6 @@ final class CastAdvice {
             }
         }
         return moves;
-    }
-
-    /** What a change of the pack does to the print: filter in, and it turns to the opposite colour. */
-    static String turns(FilterPack before, FilterPack now) {
-        double magenta = now.inMagenta() - now.inCyan() - before.inMagenta() + before.inCyan();
-        double yellow = now.inYellow() - now.inCyan() - before.inYellow() + before.inCyan();
-        if (Math.abs(magenta) < SAME_POINTS) {
-            return size(yellow) + (yellow > 0 ? "bluer" : "yellower");
-        }
-        if (Math.abs(yellow) < SAME_POINTS) {
-            return size(magenta) + (magenta > 0 ? "greener" : "more magenta");
-        }
-        boolean alike = magenta > 0 == yellow > 0;
-        double share = Math.min(Math.abs(magenta), Math.abs(yellow)) / Math.max(Math.abs(magenta), Math.abs(yellow));
-        if (alike && share > 0.5) {
-            return size(Math.max(Math.abs(magenta), Math.abs(yellow))) + (magenta > 0 ? "more cyan" : "redder");
-        }
-        return (magenta > 0 ? "greener" : "more magenta") + " and " + (yellow > 0 ? "bluer" : "yellower");
-    }
-
-    private static String size(double points) {
-        return Math.abs(points) <= 5 ? "a little " : "";
     }
 
     private static String agreement(List<CastLook> all, Estimate estimate) {

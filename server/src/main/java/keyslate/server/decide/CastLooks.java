@@ -88,7 +88,12 @@ final class CastLooks {
 
     private static CastLook look(FilterPack pack, SeenCast cast, double densityStops) {
         CastLook look = CastLook.of(
-                        pack,
+                        cast.at() == null
+                                ? pack
+                                : FilterPack.of(
+                                        cast.at().get(0),
+                                        cast.at().get(1),
+                                        cast.at().get(2)),
                         cast.magentaPoints(),
                         cast.yellowPoints(),
                         keyslate.core.colour.CastWay.valueOf(cast.way()))
@@ -98,8 +103,9 @@ final class CastLooks {
         return cast.atLeast() ? look.orMore() : look;
     }
 
-    /** Reads what was asked; refuses what is missing or out of range, field by field. */
-    static Told told(Cast cast) {
+    /** Reads what was asked of a sheet; refuses what is missing or out of range, field by field. */
+    static Told told(Cast cast, Hung sheet) {
+        PiecesSeen pieces = new PiecesSeen(sheet);
         FieldErrors errors = new FieldErrors();
         if (cast.way() == null) {
             errors.add("/cast/way", "E_SHAPE", "Say how the cast was seen.");
@@ -120,10 +126,19 @@ final class CastLooks {
         List<SeenCast> seen = new ArrayList<>();
         for (int i = 0; i < Math.min(looks.size(), MOST_LOOKS); i++) {
             String at = "/cast/looks/" + i;
+            ColourLook look = looks.get(i);
             seen.add(
-                    cast.way() == CastWay.BY_NAME
-                            ? named(errors, at + "/named", looks.get(i), scale)
-                            : filtered(errors, at + "/filters", looks.get(i), factor));
+                    switch (cast.way() == null ? CastWay.VIEWING_FILTER : cast.way()) {
+                        case BY_NAME -> pieces.at(errors, at, look, named(errors, at + "/named", look, scale));
+                        case VIEWING_FILTER ->
+                            pieces.at(errors, at, look, filtered(errors, at + "/filters", look, factor));
+                        case PIECES -> {
+                            PiecesSeen.Picked picked = pieces.picked(errors, at + "/pieces", look);
+                            density += picked.moreStops() / looks.size();
+                            yield kept(picked.look(), look, picked.words())
+                                    .at(picked.look().pack());
+                        }
+                    });
         }
         errors.throwIfAny();
         return new Told(cast.way().name(), density, seen, factor, Boolean.TRUE.equals(cast.alone()));

@@ -111,10 +111,9 @@ public class DecisionService {
 
     /** The verdict that this look leads to, with the looks before it; stores nothing. */
     public VerdictView proposeColour(String sheetId, Cast cast) {
-        CastLooks.Told told = CastLooks.told(cast);
         return database.inSnapshot(() -> {
             Hung sheet = colour(sheetId);
-            return CastAdvice.verdict(sheet, told, looks(sheet));
+            return CastAdvice.verdict(sheet, CastLooks.told(cast, sheet), looks(sheet));
         });
     }
 
@@ -137,9 +136,10 @@ public class DecisionService {
     }
 
     public SlateView judgeColour(String sheetId, ColourJudgement asked) {
-        CastLooks.Told told = CastLooks.told(required("/cast", asked.cast()));
+        Cast cast = required("/cast", asked.cast());
         return decide(sheetId, required("/taking", asked.taking()), () -> {
             Hung sheet = colour(sheetId);
+            CastLooks.Told told = CastLooks.told(cast, sheet);
             VerdictView verdict = CastAdvice.verdict(sheet, told, looks(sheet));
             return new Decided(sheet, Decision.CAST, "judged", told.seen(), verdict, Optional.empty());
         });
@@ -299,8 +299,11 @@ public class DecisionService {
     /** A sheet whose colour can be judged. */
     private Hung colour(String id) {
         Hung sheet = hung(id);
-        boolean onePack = sheet.sheet().patches().map(p -> !p.differInLight()).orElse(true);
-        return fitting(sheet, onePack && !sheet.before().light().points().isEmpty());
+        boolean judged = sheet.sheet()
+                .patches()
+                .map(p -> !p.differInLight() || p.rows().size() == 1)
+                .orElse(true);
+        return fitting(sheet, judged && !sheet.before().light().points().isEmpty());
     }
 
     private static Hung fitting(Hung sheet, boolean fits) {

@@ -125,7 +125,9 @@ public final class DecisionViews {
     /** How a cast was seen. */
     public enum CastWay {
         VIEWING_FILTER,
-        BY_NAME
+        BY_NAME,
+        /** Pieces of different packs side by side. */
+        PIECES
     }
 
     /** What a print was compared with. */
@@ -169,17 +171,19 @@ public final class DecisionViews {
      *
      * @param filters those through which it is grey, two at most, one on the other
      * @param named what it looks like, or the two casts between which it lies
+     * @param pieces of a test in pieces, by their numbers: the neutral one, or two or three between which it lies; in other ways the one that was looked at
      * @param beside what it was compared with; nothing when left out
      */
     public record ColourLook(
             @Nullable List<Filter> filters,
             @Nullable List<Named> named,
+            @Nullable List<Integer> pieces,
             @Nullable Beside beside) {}
 
     /**
      * A cast as it was seen.
      *
-     * @param way through filters or by name
+     * @param way through filters, by name, or pieces side by side
      * @param looks 1 to 12, each made anew
      * @param factor how much a point of the viewing kit is said to move the pack, 0.2 to 1; half when left out
      * @param scale how many times as strong as usual the named casts were shown, 0.5 to 4; 1 when left out

@@ -140,6 +140,7 @@ public record RecipeChange(
      * @param labels of a wedge, clockwise from the top, seconds
      * @param share of the picture that one sheet prints, 0.05 to 1
      * @param lights of pieces, in the paper's notation; an empty list goes back to one light and a series
+     * @param around pieces of packs about the one that stands, in place of lights
      * @param marks CORNERS, NIPS or ORDER
      * @param secondSeconds what the middle of a second row receives; 0 goes back to what keeps the print as dark
      * @param second light of a second row of a strip, or of the right half of one sheet; empty goes back to one light
@@ -174,6 +175,7 @@ public record RecipeChange(
             @Nullable List<Double> labels,
             @Nullable Double share,
             @Nullable List<String> lights,
+            @Nullable AroundChange around,
             @Nullable String marks,
             @Nullable String second,
             @Nullable Double secondSeconds,
@@ -182,8 +184,24 @@ public record RecipeChange(
         /** No change at all. */
         static final TestChange NOTHING = new TestChange(
                 null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-                null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+                null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
     }
+
+    /**
+     * Pieces of packs about the one that stands; what is left out stays.
+     *
+     * @param kind RING, GRID or LADDER; NONE goes back to lights or one light
+     * @param stepPoints from piece to piece, 2 to 60
+     * @param rings how many steps it reaches, 1 to 3
+     * @param mixtures whether pieces lie between the six directions of a ring
+     * @param companionStops by how much two more pieces are lighter and darker; 0 = none
+     */
+    public record AroundChange(
+            @Nullable String kind,
+            @Nullable Double stepPoints,
+            @Nullable Integer rings,
+            @Nullable Boolean mixtures,
+            @Nullable Double companionStops) {}
 
     /** The local plan: the whole list of areas, or how holds are given (ONE_EXPOSURE or BURSTS). */
     public record LocalEdit(

@@ -6,9 +6,11 @@ import keyslate.core.light.Light;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.Length;
 import keyslate.core.quantity.QuantityException;
+import keyslate.core.quantity.Stops;
 import keyslate.core.script.StripDirection;
 import keyslate.core.script.WedgeDisc;
 import keyslate.core.test.GuessPlan;
+import keyslate.core.test.PacksAround;
 import keyslate.core.test.PatchSeries;
 import keyslate.core.test.PieceMarks;
 import keyslate.core.test.PiecesPlan;
@@ -17,6 +19,7 @@ import keyslate.core.test.Spot;
 import keyslate.core.test.TestPlan;
 import keyslate.core.test.WedgePlan;
 import keyslate.server.Show;
+import keyslate.server.recipe.RecipeChange.AroundChange;
 import keyslate.server.recipe.RecipeChange.TestChange;
 import keyslate.server.rig.Rig;
 
@@ -27,6 +30,8 @@ final class SpotEdit {
 
     private static final int THIRD = 3;
     private static final double USUAL_DISC_MM = 100;
+    private static final String NO_PACKS = "NONE";
+    private static final PacksAround USUAL_RING = new PacksAround(PacksAround.Kind.RING, 8, 1, false, Optional.empty());
     private static final double DISC_OF_PICTURE = 0.9;
 
     private SpotEdit() {}
@@ -140,6 +145,7 @@ final class SpotEdit {
         return new PiecesPlan(
                 series,
                 lights(edit, rig, now, change),
+                around(edit, rig, now, change),
                 edit.oneOf("/test/marks", change.marks(), now.marks()),
                 Sizes.side(
                         edit,
@@ -158,10 +164,51 @@ final class SpotEdit {
                 spot(edit, now.spot(), change));
     }
 
+    /** Packs about the one that stands; dropped where the paper is printed without a pack, or lights of one's own are given. */
+    private static Optional<PacksAround> around(Edit edit, Rig rig, PiecesPlan now, TestChange change) {
+        AroundChange asked = change.around();
+        boolean packs = !rig.light().points().isEmpty();
+        if (asked == null) {
+            return packs && change.lights() == null ? now.around() : Optional.empty();
+        }
+        if (NO_PACKS.equals(asked.kind())) {
+            return Optional.empty();
+        }
+        if (!packs) {
+            edit.errors().add("/test/around/kind", "E_INFEASIBLE", "Rings of packs are for colour paper.");
+            return Optional.empty();
+        }
+        PacksAround stood = now.around().orElse(USUAL_RING);
+        PacksAround.Kind kind = edit.oneOf("/test/around/kind", asked.kind(), stood.kind());
+        Optional<Stops> companion = asked.companionStops() == null
+                ? stood.companion()
+                : edit.errors()
+                        .check(
+                                "/test/around/companionStops",
+                                stood.companion(),
+                                () -> Optional.of(asked.companionStops())
+                                        .filter(s -> s != 0)
+                                        .map(Stops::of));
+        String pointer = asked.stepPoints() != null
+                ? "/test/around/stepPoints"
+                : asked.companionStops() != null ? "/test/around/companionStops" : "/test/around/rings";
+        return edit.errors()
+                .check(
+                        pointer,
+                        now.around(),
+                        () -> Optional.of(new PacksAround(
+                                kind,
+                                Edit.or(asked.stepPoints(), stood.step()),
+                                Edit.or(asked.rings(), stood.rings()),
+                                Edit.or(asked.mixtures(), stood.mixtures()),
+                                companion)));
+    }
+
     /** Lights of the paper in hand; those of another kind of paper are dropped when the paper changed. */
     private static List<Light> lights(Edit edit, Rig rig, PiecesPlan now, TestChange change) {
         if (change.lights() == null) {
-            boolean ofThisPaper = now.lights().stream().allMatch(l -> reads(rig, l));
+            boolean ofThisPaper =
+                    change.around() == null && now.lights().stream().allMatch(l -> reads(rig, l));
             return ofThisPaper ? now.lights() : List.of();
         }
         return edit.errors().check("/test/lights", now.lights(), () -> {

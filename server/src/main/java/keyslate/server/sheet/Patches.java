@@ -21,6 +21,7 @@ import keyslate.core.test.PieceMarks;
 import keyslate.core.test.PiecesPlan;
 import keyslate.core.test.TestPlan;
 import keyslate.core.tone.NamedTone;
+import keyslate.server.PrintTurns;
 import keyslate.server.Show;
 import keyslate.server.medium.MediumPart;
 import keyslate.server.rig.Rig;
@@ -101,7 +102,7 @@ public record Patches(List<OnPaper> all) {
         boolean alike = found.patches().stream().allMatch(SheetPatches.Patch::isOfSeveralLights);
         List<OnPaper> all = new ArrayList<>();
         for (SheetPatches.Patch patch : found.patches()) {
-            String name = openings ? Show.aperture(patch.step().opening()) : lights && !alike ? lights(patch) : "";
+            String name = openings ? Show.aperture(patch.step().opening()) : lights && !alike ? named(patch, all) : "";
             all.add(new OnPaper(
                     patch,
                     pieces.get(patch.piece() - 1),
@@ -110,6 +111,27 @@ public record Patches(List<OnPaper> all) {
                     pieces.size() > 1 ? mark(rig.recipe().test(), patch.piece()) : ""));
         }
         return new Patches(all);
+    }
+
+    /** By its light, and where another one has the same by how much more it gets. */
+    private static String named(SheetPatches.Patch patch, List<OnPaper> before) {
+        String light = lights(patch);
+        return before.stream()
+                .map(OnPaper::patch)
+                .filter(p -> p.piece() != patch.piece() && lights(p).equals(light))
+                .findFirst()
+                .map(p -> light + " " + Show.stops(Stops.ofFactor(patch.plannedSeconds() / p.plannedSeconds())))
+                .orElse(light);
+    }
+
+    /** What the pack of a piece does to the print beside the one that stood; empty where that is no pack, or the same. */
+    public static String turns(Light stood, Light light) {
+        if (stood.points().isEmpty() || light.points().isEmpty()) {
+            return "";
+        }
+        return PrintTurns.isSame(stood.toPack(), light.toPack())
+                ? ""
+                : PrintTurns.words(stood.toPack(), light.toPack());
     }
 
     /** The same as planned. */
@@ -231,6 +253,7 @@ public record Patches(List<OnPaper> all) {
                             row(p),
                             lights(p.patch()),
                             p.name(),
+                            turns(rig.light(), p.patch().step().light()),
                             p.mark(),
                             sector(p));
                 })

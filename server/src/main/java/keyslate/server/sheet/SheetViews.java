@@ -58,6 +58,7 @@ public final class SheetViews {
      * @param row it lies in, from 1: two of different lights on one paper
      * @param light that fell on it, in the paper's notation
      * @param name what it is called besides its number; empty where nothing but the time differs
+     * @param turns what its pack does to the print beside the one that stood, such as "greener"; empty where that is nothing
      * @param mark how its piece is told from the others, in words
      * @param sector of a wedge; none as a rule
      */
@@ -71,6 +72,7 @@ public final class SheetViews {
             int row,
             String light,
             String name,
+            String turns,
             String mark,
             @Nullable SectorView sector) {}
 

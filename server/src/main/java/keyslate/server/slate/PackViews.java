@@ -9,6 +9,7 @@ import keyslate.core.light.Light;
 import keyslate.core.medium.Colour;
 import keyslate.core.quantity.FilterPack;
 import keyslate.server.Show;
+import keyslate.server.rig.Follows;
 import keyslate.server.rig.LightView;
 import keyslate.server.rig.Rig;
 import keyslate.server.slate.SlateViews.GreyView;
@@ -28,7 +29,12 @@ final class PackViews {
         String source =
                 rig.constants().packTimesSource(rig.enlarger().id()).name().toLowerCase(Locale.ROOT);
         return Optional.of(new PackView(
-                times.cyan(), times.magenta(), times.yellow(), times.following(), source, grey(rig, times)));
+                times.cyan(),
+                times.magenta(),
+                times.yellow(),
+                Follows.of(times.following()),
+                source,
+                grey(rig, times)));
     }
 
     private static @Nullable GreyView grey(Rig rig, PackTimes times) {

@@ -1,11 +1,11 @@
 package keyslate.server.slate;
 
 import java.util.List;
-import keyslate.core.colour.PackTimes;
 import keyslate.server.local.LocalViews.LocalView;
 import keyslate.server.medium.MediumPart;
 import keyslate.server.negative.RollViews.FrameView;
 import keyslate.server.recipe.StartingTime;
+import keyslate.server.rig.Follows;
 import keyslate.server.rig.LightView;
 import keyslate.server.rig.Rig;
 import keyslate.server.sheet.Differences.Difference;
@@ -170,7 +170,7 @@ public final class SlateViews {
             double cyan,
             double magenta,
             double yellow,
-            PackTimes.Following follows,
+            Follows follows,
             String source,
             @Nullable GreyView grey) {}
 

@@ -9,16 +9,21 @@ import java.util.stream.Stream;
 import keyslate.store.bench.StoresRepository;
 import keyslate.store.bench.Thing;
 
-/** Which of the carriers and easels on the shelf takes a negative or a sheet. */
+/** Which of the carriers, easels and drums on the shelf takes a negative, a sheet or its pieces. */
 public final class Holders {
     private static final double SLACK_MM = 0.5;
 
     private final List<Thing> carriers;
     private final List<Thing> easels;
+    private final List<Thing> drums;
 
     private Holders(List<Thing> things) {
         carriers = sized(things, ThingKind.CARRIER);
         easels = sized(things, ThingKind.EASEL);
+        drums = things.stream()
+                .filter(t -> ThingKind.valueOf(t.kind()) == ThingKind.DRUM)
+                .filter(t -> t.facts().pieces() != null)
+                .toList();
     }
 
     public static Holders of(StoresRepository stores) {
@@ -40,6 +45,18 @@ public final class Holders {
     /** Whether any easel was entered with its size. */
     public boolean hasEasels() {
         return !easels.isEmpty();
+    }
+
+    /**
+     * A drum that pieces are processed in.
+     *
+     * @param pieces it holds at once
+     */
+    public record Drum(String name, int pieces) {}
+
+    /** The drum on the shelf of which it is known how many pieces it holds. */
+    public Optional<Drum> drum() {
+        return drums.stream().map(t -> new Drum(t.name(), t.facts().pieces())).findFirst();
     }
 
     /** The smallest carrier whose window is no smaller than the negative. */

@@ -1,22 +1,30 @@
 package keyslate.server.test;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import keyslate.core.light.Light;
+import keyslate.core.test.PacksAround;
 import keyslate.core.test.PieceMarks;
 import keyslate.core.test.PiecesPlan;
 import keyslate.core.test.TestScript;
 import keyslate.server.Show;
 import keyslate.server.rig.Rig;
 import keyslate.server.sheet.SheetViews.SheetView;
+import keyslate.server.stores.Holders;
+import keyslate.store.bench.StoresRepository;
 import keyslate.store.json.StoredTest;
 import org.springframework.stereotype.Component;
 
 /** Separate pieces of paper with different times or lights. */
 @Component
 final class PiecesKind extends TestKind<PiecesPlan> {
-    PiecesKind() {
+    private final StoresRepository stores;
+
+    PiecesKind(StoresRepository stores) {
         super(PiecesPlan.class, StoredTest.PIECES, "p", "Pieces", "Pieces");
+        this.stores = stores;
     }
 
     @Override
@@ -32,16 +40,36 @@ final class PiecesKind extends TestKind<PiecesPlan> {
 
     @Override
     String cannotShow(Rig rig, PiecesPlan plan) {
-        return "Pieces show one spot alone, and each is handled for itself: what differs in the developer shows too.";
+        return "Pieces show one spot alone, and each is handled for itself: what differs in the developer shows too."
+                + plan.around().map(a -> " " + a.isBlindTo()).orElse("").stripTrailing();
     }
 
     @Override
     List<String> notes(Rig rig, PiecesPlan plan, TestPlaces places, TestPlaces.Lie lie) {
-        return ofSpot(rig, places, lie);
+        List<String> notes = new ArrayList<>(ofSpot(rig, places, lie));
+        Holders.of(stores).drum().ifPresent(drum -> notes.add(loads(drum, plan.pieces())));
+        Double price = rig.paper().sheetPrice();
+        if (price != null) {
+            notes.add(
+                    Show.number(Math.ceil(lie.paperShare())) + (lie.paperShare() > 1 ? " sheets, " : " sheet at most, ")
+                            + String.format(Locale.ROOT, "%.2f", price * lie.paperShare()) + " of paper.");
+        }
+        return notes;
+    }
+
+    /** A drum against the pieces. */
+    private static String loads(Holders.Drum drum, int pieces) {
+        int holds = drum.pieces();
+        int loads = (pieces + holds - 1) / holds;
+        return drum.name() + " holds " + holds + " at once: " + pieces + " pieces are "
+                + (loads == 1 ? "one load." : loads + " loads, each handled for itself.");
     }
 
     @Override
     String headline(PiecesPlan plan, TestScript script) {
+        if (plan.around().isPresent()) {
+            return around(plan.around().get(), script);
+        }
         if (plan.lights().isEmpty()) {
             List<TestScript.Patch> patches = script.patches();
             return patches.size() + " pieces, "
@@ -52,6 +80,16 @@ final class PiecesKind extends TestKind<PiecesPlan> {
         }
         return plan.lights().size() + " pieces, "
                 + plan.lights().stream().map(Light::notation).collect(Collectors.joining(", ")) + ".";
+    }
+
+    private static String around(PacksAround around, TestScript script) {
+        String middle = script.patches().get(0).light().notation();
+        String what = switch (around.kind()) {
+            case RING -> "round ";
+            case GRID -> "in a grid about ";
+            case LADDER -> "on a ladder about ";
+        };
+        return around.count() + " pieces " + what + middle + ", " + Show.number(around.step()) + " points apart.";
     }
 
     @Override

@@ -159,6 +159,7 @@ public class PlannedTests {
                     on.patch().piece(),
                     patches.row(on),
                     on.name(),
+                    Patches.turns(rig.light(), p.light()),
                     on.mark(),
                     Patches.sector(on),
                     LightView.of(p.light()),

@@ -133,6 +133,15 @@ abstract class TestKind<P extends TestPlan> implements SheetKind {
         String label = last.label().toLowerCase(Locale.ROOT);
         boolean proof = standing.subject().isProof();
         String proposed = standing.exposureInWords() + ".";
+        boolean byLight = last.asks().contains(MediumPart.PIECE);
+        boolean looks = hasColour(standing);
+        if (last.decisions().isEmpty() && byLight && looks) {
+            return new NextStepView(
+                    "colour",
+                    "Look at the pieces of " + label + ".",
+                    "Which of them is neutral, or between which does it lie?",
+                    "Go to Colour");
+        }
         if (last.decisions().isEmpty()) {
             return new NextStepView(
                     station(),
@@ -147,8 +156,6 @@ abstract class TestKind<P extends TestPlan> implements SheetKind {
                     last.label() + " is read. All frames on one sheet, the film edge just black.",
                     "Go to Print");
         }
-        boolean looks = standing.medium().stations().stream().anyMatch(s -> "colour".equals(s.path()));
-        boolean byLight = last.asks().contains(MediumPart.PIECE);
         boolean looked = byLight || last.decisions().stream().anyMatch(d -> Decision.CAST.equals(d.kind()));
         if (looks && !looked) {
             return new NextStepView(
@@ -162,6 +169,10 @@ abstract class TestKind<P extends TestPlan> implements SheetKind {
                 "Expose a work print: " + proposed,
                 last.label() + " is read. Hold back and burn after you see the straight print.",
                 "Go to Print");
+    }
+
+    private static boolean hasColour(Rig rig) {
+        return rig.medium().stations().stream().anyMatch(s -> "colour".equals(s.path()));
     }
 
     /** What one looks for as the sheet hangs. */

@@ -65,6 +65,7 @@ public final class TestViews {
      * @param piece it lies on, from 1
      * @param row it lies in, from 1
      * @param name what it is called besides its number; empty where nothing but the time differs
+     * @param turns what its pack does to the print beside the one that stands, such as "greener"; empty where that is nothing
      * @param mark how its piece is told from the others, in words
      * @param sector of a wedge; none as a rule
      * @param tones that lie in it, by their names
@@ -82,6 +83,7 @@ public final class TestViews {
             int piece,
             int row,
             String name,
+            String turns,
             String mark,
             @Nullable SectorView sector,
             LightView light,

@@ -29,8 +29,7 @@ class ColourLooksHttpTest extends OnATestSlate {
     }
 
     private JsonNode printed() {
-        JsonNode sheets = exposeAndHang(begin(slate, "PRINT")).get("sheets");
-        return sheets.get(sheets.size() - 1);
+        return hung(begin(slate, "PRINT"));
     }
 
     private static Map<String, Object> through(String hue, double points) {

@@ -11,6 +11,7 @@ import keyslate.core.script.WedgeDisc;
 import keyslate.core.test.CoverStripPlan;
 import keyslate.core.test.GuessPlan;
 import keyslate.core.test.OpeningsPlan;
+import keyslate.core.test.PacksAround;
 import keyslate.core.test.PatchSeries;
 import keyslate.core.test.PieceMarks;
 import keyslate.core.test.PiecesPlan;
@@ -45,6 +46,7 @@ import org.jspecify.annotations.Nullable;
  * @param labels of a wedge, clockwise from the top, seconds
  * @param share of the picture that one sheet prints, 0.05 to 1
  * @param lights of pieces, in the paper's notation; empty = one light and a series
+ * @param around packs about the one that stands, in place of lights; null = none
  * @param marks how pieces are told apart: CORNERS, NIPS or ORDER
  * @param second light of a second row of a strip, or of the right half of one sheet; null = one light
  * @param secondSeconds what the middle of a second row receives; null = what keeps the print as dark
@@ -74,11 +76,51 @@ public record StoredTest(
         @Nullable List<Double> labels,
         @Nullable Double share,
         @Nullable List<String> lights,
+        @Nullable Around around,
         @Nullable String marks,
         @Nullable String second,
         @Nullable Double secondSeconds,
         @Nullable String lies,
         @Nullable String third) {
+    /**
+     * Pieces of packs about the one that stands.
+     *
+     * @param kind RING, GRID or LADDER
+     * @param stepPoints from piece to piece, 2 to 60
+     * @param rings how many steps it reaches, 1 to 3
+     * @param mixtures whether pieces lie between the six directions of a ring
+     * @param companionStops by how much two more pieces are lighter and darker; null = none
+     */
+    public record Around(
+            String kind,
+            double stepPoints,
+            int rings,
+            boolean mixtures,
+            @Nullable Double companionStops) {
+        public static Around of(PacksAround around) {
+            return new Around(
+                    around.kind().name(),
+                    around.step(),
+                    around.rings(),
+                    around.mixtures(),
+                    around.companion().map(Stops::inStops).orElse(null));
+        }
+
+        /**
+         * As the core computes with it.
+         *
+         * @throws IllegalArgumentException for a kind that there is not; a quantity exception for what is out of range
+         */
+        public PacksAround toCore() {
+            return new PacksAround(
+                    PacksAround.Kind.valueOf(kind),
+                    stepPoints,
+                    rings,
+                    mixtures,
+                    Optional.ofNullable(companionStops).map(Stops::of));
+        }
+    }
+
     /** The kind of a covered strip. */
     public static final String STRIP = "STRIP";
 
@@ -137,6 +179,7 @@ public record StoredTest(
         draft.patchMm = pieces.patch().inMm();
         draft.breadthMm = pieces.breadth().inMm();
         draft.lights = pieces.lights().stream().map(Light::notation).toList();
+        draft.around = pieces.around().map(Around::of).orElse(null);
         draft.marks = pieces.marks().name();
         return draft.done();
     }
@@ -182,6 +225,7 @@ public record StoredTest(
                 new PiecesPlan(
                         toSeries(),
                         or(lights, List.<String>of()).stream().map(Light::of).toList(),
+                        optional(around).map(Around::toCore),
                         PieceMarks.Way.valueOf(given("marks", marks)),
                         mm(patchMm),
                         mm(breadthMm),
@@ -261,6 +305,7 @@ public record StoredTest(
         private @Nullable List<Double> labels;
         private @Nullable Double share;
         private @Nullable List<String> lights;
+        private @Nullable Around around;
         private @Nullable String marks;
         private @Nullable String second;
         private @Nullable Double secondSeconds;
@@ -320,6 +365,7 @@ public record StoredTest(
                     labels,
                     share,
                     lights,
+                    around,
                     marks,
                     second,
                     secondSeconds,
