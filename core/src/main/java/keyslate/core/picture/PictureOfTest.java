@@ -5,6 +5,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import keyslate.core.colour.Layers;
 import keyslate.core.darkroom.ColourRaster;
 import keyslate.core.quantity.Check;
 import keyslate.core.reading.Corners;
@@ -257,6 +258,34 @@ public final class PictureOfTest {
      * @param radius of the spot, as a share of the printed part's width; {@code radiusDown} of its height
      */
     public Density density(int paper, double u, double v, double radius, double radiusDown) {
+        PatchTone tone = PatchTone.of(spot(paper, u, v, radius, radiusDown, at -> picture.share(at, white)));
+        double net = -gradation * Math.log10(Math.max(1e-3, tone.mean()));
+        return new Density(net, Math.hypot(white.rms(), tone.sigma() / Math.max(1e-3, tone.mean()) / Math.log(10) / 4));
+    }
+
+    /**
+     * The light of a spot in red, green and blue, each as a share of what bare paper sends there, 1 = white: the lamp's colour and unevenness taken out.
+     *
+     * @param paper which sheet, from 0
+     * @param radius of the spot, as a share of the printed part's width; {@code radiusDown} of its height
+     */
+    public Layers colour(int paper, double u, double v, double radius, double radiusDown) {
+        double[] shares = new double[LitPicture.CHANNELS];
+        for (int c = 0; c < shares.length; c++) {
+            int channel = c;
+            PatchTone tone = PatchTone.of(spot(
+                    paper,
+                    u,
+                    v,
+                    radius,
+                    radiusDown,
+                    at -> picture.light(channel, at) / Math.pow(10, white.log(channel, at))));
+            shares[c] = Math.pow(Math.max(1e-3, tone.mean()), gradation);
+        }
+        return Layers.of(shares);
+    }
+
+    private double[] spot(int paper, double u, double v, double radius, double radiusDown, Figure figure) {
         Part inside = printed.get(paper);
         Corners corners = papers.get(paper);
         double[] values = new double[SPOT_SIDE * SPOT_SIDE];
@@ -265,12 +294,9 @@ public final class PictureOfTest {
             double dy = 2.0 * (i / SPOT_SIDE) / (SPOT_SIDE - 1) - 1;
             double x = Math.max(0, Math.min(1, u + radius * dx));
             double y = Math.max(0, Math.min(1, v + radiusDown * dy));
-            Place at = corners.at(inside.left() + inside.width() * x, inside.top() + inside.height() * y);
-            values[i] = picture.share(at, white);
+            values[i] = figure.at(corners.at(inside.left() + inside.width() * x, inside.top() + inside.height() * y));
         }
-        PatchTone tone = PatchTone.of(values);
-        double net = -gradation * Math.log10(Math.max(1e-3, tone.mean()));
-        return new Density(net, Math.hypot(white.rms(), tone.sigma() / Math.max(1e-3, tone.mean()) / Math.log(10) / 4));
+        return values;
     }
 
     /** The place in the picture of a place of a sheet's printed part. */

@@ -159,7 +159,8 @@ final class CastAdvice {
                 + Show.seconds(sheet.time().inSeconds()) + ", on record.");
         for (SeenCast cast : told.casts()) {
             String beside = cast.against().equals(Beside.NOTHING.name()) ? "" : ", beside a grey card";
-            rests.add(Show.sentence(cast.words() + beside + ", your look"));
+            String from = CastWay.PICTURE.name().equals(cast.way()) ? ", in the picture" : ", your look";
+            rests.add(Show.sentence(cast.words() + beside + from));
         }
         long looks = looks(all);
         rests.add(looks + (looks == 1 ? " look" : " looks") + " weighed together (COL-28); neutral at "

@@ -20,14 +20,20 @@ import keyslate.server.decide.DecisionViews.CastWay;
 import keyslate.server.decide.DecisionViews.ColourLook;
 import keyslate.server.decide.DecisionViews.Filter;
 import keyslate.server.decide.DecisionViews.Named;
+import keyslate.server.decide.DecisionViews.Spot;
+import keyslate.server.scan.NeutralReader;
 import keyslate.server.web.FieldErrors;
 import keyslate.store.json.Seen;
 import keyslate.store.json.SeenCast;
+import org.jspecify.annotations.Nullable;
 
 /** Looks at a cast: read from what was asked, kept on record, and made into what is weighed. */
 final class CastLooks {
     /** The factor at which looks are kept, so that kits of both kinds are weighed together (COL-06). */
     static final double USUAL_FACTOR = 0.5;
+
+    /** What a picture that something spoils leaves open. */
+    private static final double DOUBTFUL_POINTS = 2;
 
     private static final int MOST_LOOKS = 12;
     private static final int MOST_AT_ONCE = 2;
@@ -98,13 +104,17 @@ final class CastLooks {
                         cast.yellowPoints(),
                         keyslate.core.colour.CastWay.valueOf(cast.way()))
                 .against(Against.valueOf(cast.against()))
-                .open(cast.openPoints())
-                .needing(densityStops);
-        return cast.atLeast() ? look.orMore() : look;
+                .open(cast.openPoints());
+        if (CastWay.PICTURE.name().equals(cast.way())) {
+            // It went through the paper's curve already.
+            return look;
+        }
+        CastLook needing = look.needing(densityStops);
+        return cast.atLeast() ? needing.orMore() : needing;
     }
 
     /** Reads what was asked of a sheet; refuses what is missing or out of range, field by field. */
-    static Told told(Cast cast, Hung sheet) {
+    static Told told(Cast cast, Hung sheet, NeutralReader reader) {
         PiecesSeen pieces = new PiecesSeen(sheet);
         FieldErrors errors = new FieldErrors();
         if (cast.way() == null) {
@@ -127,17 +137,18 @@ final class CastLooks {
         for (int i = 0; i < Math.min(looks.size(), MOST_LOOKS); i++) {
             String at = "/cast/looks/" + i;
             ColourLook look = looks.get(i);
-            seen.add(
+            seen.addAll(
                     switch (cast.way() == null ? CastWay.VIEWING_FILTER : cast.way()) {
-                        case BY_NAME -> pieces.at(errors, at, look, named(errors, at + "/named", look, scale));
+                        case BY_NAME -> List.of(pieces.at(errors, at, look, named(errors, at + "/named", look, scale)));
                         case VIEWING_FILTER ->
-                            pieces.at(errors, at, look, filtered(errors, at + "/filters", look, factor));
+                            List.of(pieces.at(errors, at, look, filtered(errors, at + "/filters", look, factor)));
                         case PIECES -> {
                             PiecesSeen.Picked picked = pieces.picked(errors, at + "/pieces", look);
                             density += picked.moreStops() / looks.size();
-                            yield kept(picked.look(), look, picked.words())
-                                    .at(picked.look().pack());
+                            yield List.of(kept(picked.look(), look, picked.words())
+                                    .at(picked.look().pack()));
                         }
+                        case PICTURE -> measured(errors, at + "/spot", look.spot(), sheet, reader);
                     });
         }
         errors.throwIfAny();
@@ -192,6 +203,48 @@ final class CastLooks {
                 NamedCast.at(NO_PACK, pictures, scale),
                 look,
                 words.isEmpty() ? "no cast" : words.size() > 1 ? "between " + Show.listed(words) : words.get(0));
+    }
+
+    /** A spot in a picture: one look, or of pieces one at each. */
+    private static List<SeenCast> measured(
+            FieldErrors errors, String at, @Nullable Spot spot, Hung sheet, NeutralReader reader) {
+        if (spot == null || spot.x() == null || spot.y() == null) {
+            errors.add(at, "E_SHAPE", "Tap a spot in the picture that is to be neutral.");
+            return List.of();
+        }
+        int scan = spot.scan() == null ? sheet.sheet().exposed().scans().size() : spot.scan();
+        return errors.check(
+                at,
+                List.of(),
+                () -> reader
+                        .read(
+                                sheet.sheet(),
+                                scan,
+                                Check.within("place", spot.x(), 0, 1, ""),
+                                Check.within("place", spot.y(), 0, 1, ""))
+                        .stream()
+                        .map(CastLooks::seen)
+                        .toList());
+    }
+
+    private static SeenCast seen(NeutralReader.Measured m) {
+        String words = (m.piece() > 0 ? "piece " + m.piece() + " measured " : "measured ")
+                + points(m.spot().magenta(), "magenta", "green") + ", "
+                + points(m.spot().yellow(), "yellow", "blue");
+        return new SeenCast(
+                        CastWay.PICTURE.name(),
+                        Beside.NOTHING.name(),
+                        m.spot().magenta(),
+                        m.spot().yellow(),
+                        false,
+                        m.doubtful() ? DOUBTFUL_POINTS : 0,
+                        words)
+                .at(m.light().toPack());
+    }
+
+    /** "3 magenta". */
+    private static String points(double points, String more, String less) {
+        return Show.number(Math.abs(points)) + " " + (points >= 0 ? more : less);
     }
 
     private static void atMost(FieldErrors errors, String at, int size) {

@@ -24,6 +24,7 @@ import keyslate.server.decide.DecisionViews.Wishes;
 import keyslate.server.recipe.RecipeEditor;
 import keyslate.server.rig.Rig;
 import keyslate.server.rig.Rigs;
+import keyslate.server.scan.NeutralReader;
 import keyslate.server.scan.PictureReader;
 import keyslate.server.scan.ScanViews.PictureView;
 import keyslate.server.sheet.SheetAssembler;
@@ -63,6 +64,7 @@ public class DecisionService {
     private final RecipeEditor editor;
     private final Map<String, Adviser> advisers;
     private final PictureReader pictures;
+    private final NeutralReader neutral;
     private final Tells tells;
     private final Clock clock;
 
@@ -76,10 +78,12 @@ public class DecisionService {
             RecipeEditor editor,
             List<Adviser> advisers,
             PictureReader pictures,
+            NeutralReader neutral,
             Tells tells,
             Clock clock) {
         this.tells = tells;
         this.pictures = pictures;
+        this.neutral = neutral;
         this.database = database;
         this.sheets = sheets;
         this.recipes = recipes;
@@ -113,7 +117,7 @@ public class DecisionService {
     public VerdictView proposeColour(String sheetId, Cast cast) {
         return database.inSnapshot(() -> {
             Hung sheet = colour(sheetId);
-            return CastAdvice.verdict(sheet, CastLooks.told(cast, sheet), looks(sheet));
+            return CastAdvice.verdict(sheet, CastLooks.told(cast, sheet, neutral), looks(sheet));
         });
     }
 
@@ -139,7 +143,7 @@ public class DecisionService {
         Cast cast = required("/cast", asked.cast());
         return decide(sheetId, required("/taking", asked.taking()), () -> {
             Hung sheet = colour(sheetId);
-            CastLooks.Told told = CastLooks.told(cast, sheet);
+            CastLooks.Told told = CastLooks.told(cast, sheet, neutral);
             VerdictView verdict = CastAdvice.verdict(sheet, told, looks(sheet));
             return new Decided(sheet, Decision.CAST, "judged", told.seen(), verdict, Optional.empty());
         });

@@ -127,7 +127,9 @@ public final class DecisionViews {
         VIEWING_FILTER,
         BY_NAME,
         /** Pieces of different packs side by side. */
-        PIECES
+        PIECES,
+        /** A spot that is to be neutral, measured in a picture of the sheet; of pieces on each of them. */
+        PICTURE
     }
 
     /** What a print was compared with. */
@@ -172,18 +174,32 @@ public final class DecisionViews {
      * @param filters those through which it is grey, two at most, one on the other
      * @param named what it looks like, or the two casts between which it lies
      * @param pieces of a test in pieces, by their numbers: the neutral one, or two or three between which it lies; in other ways the one that was looked at
+     * @param spot that is to be neutral, where it is measured in a picture
      * @param beside what it was compared with; nothing when left out
      */
     public record ColourLook(
             @Nullable List<Filter> filters,
             @Nullable List<Named> named,
             @Nullable List<Integer> pieces,
+            @Nullable Spot spot,
             @Nullable Beside beside) {}
+
+    /**
+     * A spot in a picture of the sheet.
+     *
+     * @param scan number of the picture, from 1; the last one when left out
+     * @param x across the picture as it was taken, 0 to 1
+     * @param y down the picture, 0 to 1
+     */
+    public record Spot(
+            @Nullable Integer scan,
+            @Nullable Double x,
+            @Nullable Double y) {}
 
     /**
      * A cast as it was seen.
      *
-     * @param way through filters, by name, or pieces side by side
+     * @param way through filters, by name, pieces side by side, or measured in a picture
      * @param looks 1 to 12, each made anew
      * @param factor how much a point of the viewing kit is said to move the pack, 0.2 to 1; half when left out
      * @param scale how many times as strong as usual the named casts were shown, 0.5 to 4; 1 when left out

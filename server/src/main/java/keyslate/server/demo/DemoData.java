@@ -261,7 +261,7 @@ class DemoData implements SmartLifecycle {
     private void cast(String sheet, Hue filter, double points, String remark) {
         Cast cast = new Cast(
                 CastWay.VIEWING_FILTER,
-                List.of(new ColourLook(List.of(new Filter(filter, points, true)), null, null, null)),
+                List.of(new ColourLook(List.of(new Filter(filter, points, true)), null, null, null, null)),
                 null,
                 null,
                 0.0,

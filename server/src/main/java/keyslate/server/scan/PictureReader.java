@@ -89,7 +89,7 @@ public class PictureReader {
         if (given.isPresent()) {
             return PictureOfTest.of(light, given.get(), layout.planned(), known);
         }
-        List<Corners> found = found(decoded, layout, handedIn);
+        List<Corners> found = found(decoded, Optional.of(layout), handedIn);
         PictureOfTest picture = PictureOfTest.of(light, found, layout.planned(), known);
         if (!picture.faults().contains(Fault.WRONG_WAY)) {
             return picture;
@@ -99,20 +99,28 @@ public class PictureReader {
         return turned.faults().contains(Fault.WRONG_WAY) ? picture : turned;
     }
 
-    private static List<Corners> found(ScanPictures.Decoded decoded, Layout layout, Optional<Corners> handedIn) {
+    /** What is said of a fault. */
+    static String words(Fault fault) {
+        return WORDS.get(fault);
+    }
+
+    /** Where the papers lie: as they were handed in, or as they are found; a print has no layout of patches. */
+    static List<Corners> found(ScanPictures.Decoded decoded, Optional<Layout> laid, Optional<Corners> handedIn) {
         ColourRaster light = decoded.light();
         List<Corners> papers = decoded.papers();
-        if (layout.papers() > 1 && papers.size() == layout.papers()) {
+        int wanted = laid.map(Layout::papers).orElse(1);
+        if (wanted > 1 && papers.size() == wanted) {
             return ClippedCorners.ordered(light, papers).orElseGet(() -> ClippedCorners.asTheyLie(papers));
         }
         if (handedIn.isPresent()) {
             return List.of(handedIn.get());
         }
-        if (papers.isEmpty() || layout.papers() > 1) {
+        if (papers.isEmpty() || wanted > 1) {
             return List.of(Corners.whole());
         }
         Corners largest = papers.get(0);
-        return List.of(layout.liesAlike(largest, light) ? largest : largest.turned());
+        boolean turned = laid.filter(l -> !l.liesAlike(largest, light)).isPresent();
+        return List.of(turned ? largest.turned() : largest);
     }
 
     private static PictureView view(int scan, Layout layout, PictureOfTest picture, List<ToneReadView> tones) {

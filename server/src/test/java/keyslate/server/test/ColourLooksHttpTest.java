@@ -29,7 +29,7 @@ class ColourLooksHttpTest extends OnATestSlate {
     }
 
     private JsonNode printed() {
-        return hung(begin(slate, "PRINT"));
+        return expose(slate, "PRINT");
     }
 
     private static Map<String, Object> through(String hue, double points) {

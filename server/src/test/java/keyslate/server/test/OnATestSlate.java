@@ -2,11 +2,15 @@ package keyslate.server.test;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.StreamSupport;
+import javax.imageio.ImageIO;
 import keyslate.server.ApplicationTest;
 import keyslate.server.Http.Answer;
 import org.junit.jupiter.api.AfterEach;
@@ -97,7 +101,39 @@ abstract class OnATestSlate extends ApplicationTest {
     }
 
     JsonNode expose(String slate, String kind) {
-        JsonNode sheets = exposeAndHang(begin(slate, kind)).get("sheets");
+        return hung(begin(slate, kind));
+    }
+
+    /** The frame gets a positive: greys all over. */
+    void scanned() throws IOException {
+        Answer answer = http().upload("/api/frames/" + frame + "/scan", "scene.png", scene(), "negative", "false");
+        assertThat(answer.status()).as(answer.text()).isLessThan(300);
+    }
+
+    /** A grey wall right across the middle, lighter above and darker below. */
+    private static byte[] scene() throws IOException {
+        BufferedImage image = new BufferedImage(600, 600, BufferedImage.TYPE_INT_RGB);
+        for (int y = 0; y < 600; y++) {
+            for (int x = 0; x < 600; x++) {
+                int grey = y > 250 && y < 350 ? 118 : y < 250 ? 150 + x / 8 : 40 + x / 12;
+                image.setRGB(x, y, grey << 16 | grey << 8 | grey);
+            }
+        }
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ImageIO.write(image, "png", out);
+        return out.toByteArray();
+    }
+
+    /** Takes the practice phone's picture of a sheet and hands it in as any other file. */
+    JsonNode photographed(JsonNode sheet) {
+        String id = sheet.get("id").asString();
+        byte[] jpeg = http().bytes("/api/sheets/" + id + "/practice-photo");
+        JsonNode seen = ok(http().upload("/api/pictures/papers", "phone.jpg", jpeg));
+        assertThat(seen.get("papers").size()).isPositive();
+        assertThat(seen.get("preview").asString()).startsWith("data:image/jpeg");
+        Answer handed = http().upload("/api/sheets/" + id + "/scans", "phone.jpg", jpeg);
+        assertThat(handed.status()).as(handed.text()).isEqualTo(201);
+        JsonNode sheets = handed.json().get("sheets");
         return sheets.get(sheets.size() - 1);
     }
 

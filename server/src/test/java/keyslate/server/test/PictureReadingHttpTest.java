@@ -3,14 +3,11 @@ package keyslate.server.test;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 import java.util.stream.StreamSupport;
-import javax.imageio.ImageIO;
 import keyslate.server.Http.Answer;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -24,22 +21,7 @@ class PictureReadingHttpTest extends OnATestSlate {
 
     @BeforeEach
     void theFrameHasAPicture() throws IOException {
-        Answer answer = http().upload("/api/frames/" + frame + "/scan", "scene.png", scene(), "negative", "false");
-        assertThat(answer.status()).as(answer.text()).isLessThan(300);
-    }
-
-    /** A grey wall right across the middle, lighter above and darker below. */
-    private static byte[] scene() throws IOException {
-        BufferedImage image = new BufferedImage(600, 600, BufferedImage.TYPE_INT_RGB);
-        for (int y = 0; y < 600; y++) {
-            for (int x = 0; x < 600; x++) {
-                int grey = y > 250 && y < 350 ? 118 : y < 250 ? 150 + x / 8 : 40 + x / 12;
-                image.setRGB(x, y, grey << 16 | grey << 8 | grey);
-            }
-        }
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        ImageIO.write(image, "png", out);
-        return out.toByteArray();
+        scanned();
     }
 
     private String slate(Map<String, ?> test) {
@@ -49,19 +31,6 @@ class PictureReadingHttpTest extends OnATestSlate {
                         Map.of("version", http().version(slate), "naming", Map.of("tones", List.of(MIDDLE)))));
         plan(slate, test);
         return slate;
-    }
-
-    /** Takes the practice phone's picture of a sheet and hands it in as any other file. */
-    private JsonNode photographed(JsonNode sheet) {
-        String id = sheet.get("id").asString();
-        byte[] jpeg = http().bytes("/api/sheets/" + id + "/practice-photo");
-        JsonNode seen = ok(http().upload("/api/pictures/papers", "phone.jpg", jpeg));
-        assertThat(seen.get("papers").size()).isPositive();
-        assertThat(seen.get("preview").asString()).startsWith("data:image/jpeg");
-        Answer handed = http().upload("/api/sheets/" + id + "/scans", "phone.jpg", jpeg);
-        assertThat(handed.status()).as(handed.text()).isEqualTo(201);
-        JsonNode sheets = handed.json().get("sheets");
-        return sheets.get(sheets.size() - 1);
     }
 
     private JsonNode measured(JsonNode sheet, Map<String, ?> asked) {

@@ -131,7 +131,7 @@ class RingHttpTest extends OnATestSlate {
         assertThat(asked(sheet, pieces(9)).text()).contains("/cast/looks/0/pieces");
         assertThat(asked(sheet, pieces()).text()).contains("/cast/looks/0/pieces");
         assertThat(asked(sheet, pieces(1, 2, 3, 4)).text()).contains("/cast/looks/0/pieces");
-        JsonNode print = hung(begin(slate, "PRINT"));
+        JsonNode print = expose(slate, "PRINT");
         assertThat(asked(print, pieces(1)).text()).contains("no pieces of different packs");
         frame = frame("MONOCHROME");
         String mono = slate(frame, grey, 0, Map.of("apertureMark", 8));
@@ -147,7 +147,7 @@ class RingHttpTest extends OnATestSlate {
     }
 
     private JsonNode exposed() {
-        return hung(begin(slate, "PIECES"));
+        return expose(slate, "PIECES");
     }
 
     private static int pieceOf(JsonNode sheet, String pack) {

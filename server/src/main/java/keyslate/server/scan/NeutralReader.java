@@ -1,0 +1,114 @@
+package keyslate.server.scan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import keyslate.core.colour.FilterSet;
+import keyslate.core.colour.Layers;
+import keyslate.core.colour.NeutralSpot;
+import keyslate.core.light.Light;
+import keyslate.core.picture.PictureOfTest;
+import keyslate.core.picture.PictureOfTest.Fault;
+import keyslate.core.picture.PictureOfTest.OnSheet;
+import keyslate.core.picture.PictureOfTest.Planned;
+import keyslate.core.quantity.Check;
+import keyslate.core.reading.Corners;
+import keyslate.core.reading.Corners.Place;
+import keyslate.core.reading.ScanColour;
+import keyslate.server.sheet.Patches.OnPaper;
+import keyslate.server.sheet.SheetAssembler.OnCord;
+import org.springframework.stereotype.Component;
+
+/** Measures a spot that is to be neutral in the picture of a sheet; of pieces the same spot on each of them. */
+@Component
+public class NeutralReader {
+    private static final double SPOT = 0.02;
+    private static final Layers WHITE = new Layers(1, 1, 1);
+    /** A picture with one of these says nothing of colour. */
+    private static final Set<Fault> BLIND = Set.of(Fault.NO_WHITE, Fault.CLIPPED, Fault.TOO_DARK);
+
+    private final ScanPictures pictures;
+
+    NeutralReader(ScanPictures pictures) {
+        this.pictures = pictures;
+    }
+
+    /**
+     * What was measured.
+     *
+     * @param light that this paper got
+     * @param piece its number; 0 where the sheet is one piece
+     * @param doubtful whether something spoils the picture
+     */
+    public record Measured(Light light, int piece, NeutralSpot spot, boolean doubtful) {}
+
+    /**
+     * Measures the spot at a place of a picture.
+     *
+     * @param scan number of the picture, from 1
+     * @param x across the picture as it was taken, 0 to 1; {@code y} down it
+     */
+    public List<Measured> read(OnCord sheet, int scan, double x, double y) {
+        int scans = sheet.exposed().scans().size();
+        if (scan < 1 || scan > scans) {
+            throw Check.infeasible(
+                    "picture", scans == 0 ? "this sheet has no picture yet" : "this sheet has no such picture");
+        }
+        ScanPictures.Decoded decoded =
+                pictures.of(sheet.exposed().scans().get(scan - 1).pictureId());
+        boolean pieces = sheet.patches().map(p -> p.differInLight()).orElse(false);
+        Optional<Layout> layout = sheet.patches().map(p -> Layout.of(sheet));
+        List<Corners> papers = PictureReader.found(decoded, layout, pictures.corners(sheet, scan));
+        int wanted = layout.map(Layout::papers).orElse(1);
+        if (papers.size() != wanted) {
+            throw Check.infeasible(
+                    "picture",
+                    "of " + wanted + " pieces " + decoded.papers().size()
+                            + " are seen: lay them apart on something dark and take the picture again");
+        }
+        PictureOfTest picture = PictureOfTest.of(
+                decoded.light(),
+                papers,
+                layout.map(Layout::planned).orElse(Planned.PLAIN),
+                PictureOfTest.Known.NOTHING);
+        Set<Fault> faults = picture.faults();
+        for (Fault fault : BLIND) {
+            if (faults.contains(fault)) {
+                throw Check.infeasible("picture", PictureReader.words(fault));
+            }
+        }
+        OnSheet on = picture.on(new Place(x, y))
+                .orElseThrow(() -> Check.infeasible("spot", "this is beside the picture; tap a spot in it"));
+        boolean doubtful = faults.contains(Fault.UNEVEN) || faults.contains(Fault.GLARE);
+        if (!pieces) {
+            Light light = sheet.rig().light();
+            return List.of(new Measured(light, 0, spot(picture, on.paper(), on.u(), on.v()), doubtful));
+        }
+        return ofEach(layout.orElseThrow(), picture, on, doubtful);
+    }
+
+    private static List<Measured> ofEach(Layout layout, PictureOfTest picture, OnSheet on, boolean doubtful) {
+        OnPaper tapped = layout.patchAt(on)
+                .orElseThrow(() -> Check.infeasible("spot", "this is beside the pieces; tap a spot on one of them"));
+        OnSheet whole = layout.onSheet(tapped, 0, 0);
+        OnSheet far = layout.onSheet(tapped, 1, 1);
+        double u = (on.u() - whole.u()) / (far.u() - whole.u());
+        double v = (on.v() - whole.v()) / (far.v() - whole.v());
+        List<Measured> measured = new ArrayList<>();
+        for (OnPaper piece : layout.patches()) {
+            OnSheet place = layout.onSheet(piece, u, v);
+            measured.add(new Measured(
+                    piece.patch().step().light(),
+                    piece.patch().number(),
+                    spot(picture, place.paper(), place.u(), place.v()),
+                    doubtful));
+        }
+        return measured;
+    }
+
+    private static NeutralSpot spot(PictureOfTest picture, int paper, double u, double v) {
+        Layers share = picture.colour(paper, u, v, SPOT / 2, SPOT / 2);
+        return NeutralSpot.of(ScanColour.of(share, WHITE), FilterSet.DICHROIC);
+    }
+}

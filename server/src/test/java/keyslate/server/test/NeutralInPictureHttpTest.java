@@ -1,0 +1,116 @@
+package keyslate.server.test;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.IOException;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import keyslate.server.Http.Answer;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** A spot that is to be neutral, measured in the picture of a print or of all pieces. */
+class NeutralInPictureHttpTest extends OnATestSlate {
+    private String slate;
+
+    @BeforeEach
+    void aSlateInColour() throws IOException {
+        frame = frame("COLOUR");
+        scanned();
+        slate = slate(frame, colour, 0, Map.of("apertureMark", 8));
+        ok(http().edit(slate, "base/light", "0/47/52"));
+        ok(http().edit(slate, "base/seconds", 6));
+    }
+
+    private String pictured(String kind) {
+        return photographed(expose(slate, kind)).get("id").asString();
+    }
+
+    private static Map<String, Object> spot(double x, double y) {
+        return new HashMap<>(Map.of("way", "PICTURE", "looks", List.of(Map.of("spot", Map.of("x", x, "y", y)))));
+    }
+
+    private Answer asked(String sheet, Map<String, ?> cast) {
+        return http().post("/api/sheets/" + sheet + "/casts/proposal", cast);
+    }
+
+    private JsonNode taken(String sheet, Map<String, ?> cast) {
+        ok(http().post(
+                        "/api/sheets/" + sheet + "/casts",
+                        Map.of(
+                                "cast",
+                                cast,
+                                "taking",
+                                Map.of("version", http().version(slate), "answer", "PROPOSED"))));
+        return ok(http().send("GET", "/api/slates/" + slate + "/colour", ""));
+    }
+
+    /** The spot is measured, the pack moved, and on the next print the same spot has next to no cast. */
+    @Test
+    void theNextPrintIsNeutralAtTheSpotThatWasMarked() {
+        String first = pictured("PRINT");
+        JsonNode before = taken(first, spot(0.5, 0.55)).get("looks").get(0);
+        String second = pictured("PRINT");
+        JsonNode after = taken(second, spot(0.5, 0.55)).get("looks").get(1);
+        assertThat(before.get("words").asString()).startsWith("measured ");
+        assertThat(Math.hypot(
+                        after.get("magentaPoints").asDouble(),
+                        after.get("yellowPoints").asDouble()))
+                .isLessThan(4)
+                .isLessThan(Math.hypot(
+                        before.get("magentaPoints").asDouble(),
+                        before.get("yellowPoints").asDouble()));
+    }
+
+    /** Every piece of a ring says where neutral lies, and they agree. */
+    @Test
+    void allPiecesAreMeasuredAtTheSameSpot() {
+        ok(http().edit(slate, "test/kind", "PIECES"));
+        ok(http().edit(slate, "test/around", Map.of("kind", "RING", "stepPoints", 8)));
+        String id = pictured("PIECES");
+        JsonNode paper = ok(http().upload(
+                                "/api/pictures/papers",
+                                "phone.jpg",
+                                http().bytes("/api/sheets/" + id + "/practice-photo")))
+                .get("papers")
+                .get(0);
+        JsonNode soFar = taken(id, spot(middle(paper, 0), middle(paper, 1)));
+        JsonNode looks = soFar.get("looks");
+        assertThat(looks.size()).isEqualTo(7);
+        JsonNode neutral = soFar.get("neutral").get("points");
+        Map<String, double[]> moved = Map.of("1", new double[] {47, 52}, "7", new double[] {55, 52});
+        moved.forEach((piece, pack) -> {
+            JsonNode look = looks.get(Integer.parseInt(piece) - 1);
+            assertThat(look.get("words").asString()).startsWith("piece " + piece + " measured");
+            assertThat(pack[0] + look.get("magentaPoints").asDouble())
+                    .isCloseTo(neutral.get(1).asDouble(), within(4.0));
+            assertThat(pack[1] + look.get("yellowPoints").asDouble())
+                    .isCloseTo(neutral.get(2).asDouble(), within(4.0));
+        });
+        assertThat(soFar.get("uncertaintyPoints").asDouble()).isLessThan(1.5);
+    }
+
+    /** Of four corners, x or y. */
+    private static double middle(JsonNode corners, int of) {
+        double sum = 0;
+        for (int i = of; i < 8; i += 2) {
+            sum += corners.get(i).asDouble() / 4;
+        }
+        return sum;
+    }
+
+    @Test
+    void whatCannotBeMeasuredIsSaidAtTheSpot() {
+        String print = pictured("PRINT");
+        Map<String, Object> nothing = Map.of("way", "PICTURE", "looks", List.of(Map.of()));
+        assertThat(asked(print, nothing).text()).contains("/cast/looks/0/spot").contains("Tap a spot");
+        assertThat(asked(print, spot(0.001, 0.001)).text()).contains("beside the picture");
+        assertThat(asked(print, spot(7, 0.5)).text()).contains("/cast/looks/0/spot");
+        Map<String, Object> other =
+                Map.of("way", "PICTURE", "looks", List.of(Map.of("spot", Map.of("scan", 9, "x", 0.5, "y", 0.5))));
+        assertThat(asked(print, other).text()).contains("no such picture");
+    }
+}
