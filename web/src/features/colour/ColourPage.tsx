@@ -1,30 +1,20 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { Button } from "antd";
 import { useState } from "react";
-import { useNavigate, useSearchParams } from "react-router";
+import { useSearchParams } from "react-router";
 import { type SlateContext, useSlateContext } from "../../app/SlateFrame";
-import {
-  type Schemas,
-  type SheetView,
-  type SlateView,
-  type VerdictView,
-  api,
-  toProblem,
-  unwrap,
-  isOfOneLight,
-} from "../../shared/api/client";
-import { useSlateChange } from "../../shared/api/slate";
+import { type Schemas, type SheetView, type SlateView, isOfOneLight } from "../../shared/api/client";
 import { useKeys } from "../../shared/keys/keys";
 import { HandIn } from "../../shared/scan/HandIn";
 import { Ways } from "../../shared/ui/Choice";
 import { NextStepButton } from "../../shared/ui/NextStep";
 import { Doubt } from "../../shared/ui/Doubt";
 import { PackOnHead } from "../../shared/ui/PackTime";
-import { OwnRecipe } from "../../shared/ui/OwnRecipe";
 import { Verdict } from "../../shared/ui/Verdict";
-import { number, seconds, signedStops } from "../../shared/units/format";
-import { Rose } from "./Rose";
+import { number, signedStops } from "../../shared/units/format";
+import { CastVerdict } from "./CastVerdict";
+import { KitQuestion, Learned } from "./KitLines";
 import { LookFields } from "./LookFields";
+import { Rose } from "./Rose";
+import { type Spot, SpotPicture } from "./SpotPicture";
 import {
   BESIDES,
   type Beside,
@@ -36,19 +26,12 @@ import {
   lookOf,
   picked,
 } from "./casts";
-import { FACTORS, type Kit, keepKit, knownKit } from "./kit";
-
-type Cast = Schemas["Cast"];
+import { FACTORS, keepKit, knownKit } from "./kit";
+import { type Cast, useJudge, useProposal, useWeighed } from "./weighed";
 
 const DENSITIES = [-1 / 2, -1 / 4, 0, 1 / 4, 1 / 2] as const;
 
-interface Answer {
-  answer: "PROPOSED" | "OWN";
-  light?: string;
-  seconds?: number;
-}
-
-/** Judging the colour of a sheet: through a viewing filter or by name, on the rose, all looks weighed together. */
+/** Judging the colour of a sheet: through a viewing filter, by name, by pieces on the rose or in a picture, all looks weighed together. */
 export function ColourPage() {
   const context = useSlateContext();
   const [search] = useSearchParams();
@@ -90,6 +73,7 @@ function Judging({
   const pieces = !isOfOneLight(sheet);
   const [way, setWay] = useState<Way>(pieces ? "PIECES" : "VIEWING_FILTER");
   const [picks, setPicks] = useState<Picks>([]);
+  const [spot, setSpot] = useState<Spot>();
   const [chosen, setChosen] = useState<Choosing>({});
   const [earlier, setEarlier] = useState<readonly ColourLook[]>([]);
   const [beside, setBeside] = useState<Beside>("NOTHING");
@@ -100,14 +84,11 @@ function Judging({
   const byPieces = way === "PIECES";
   /** Through a filter or by name one piece is looked at: the one that was touched, else the one in the middle. */
   const looked = picks.length === 1 ? (picks[0] ?? 1) : 1;
-  const seen = lookOf(way, chosen);
-  const look = byPieces
-    ? picks.length > 0
-      ? { pieces: [...picks] }
-      : undefined
-    : seen && (pieces ? { ...seen, pieces: [looked] } : seen);
+  const byPicture = way === "PICTURE";
+  const seen = lookOf(way, { ...chosen, picks, spot });
+  const look = seen && pieces && !byPieces && !byPicture ? { ...seen, pieces: [looked] } : seen;
   // What lies beside now is said of this look; earlier ones keep theirs.
-  const looks = look ? [...earlier, { ...look, beside }] : earlier;
+  const looks = look ? [...earlier, byPicture ? look : { ...look, beside }] : earlier;
   const said = looks.length > 0;
   const cast: Cast = {
     way,
@@ -128,6 +109,7 @@ function Judging({
   const startOver = () => {
     setChosen({});
     setPicks([]);
+    setSpot(undefined);
     setEarlier([]);
   };
   const turnTo = (other: Way) => {
@@ -140,6 +122,7 @@ function Judging({
   useKeys({
     v: () => turnTo("VIEWING_FILTER"),
     a: () => turnTo("BY_NAME"),
+    i: () => turnTo("PICTURE"),
     ...(pieces && { p: () => turnTo("PIECES") }),
     g: again,
     y: () => setBeside(beside === "NOTHING" ? "CARD" : "NOTHING"),
@@ -150,19 +133,23 @@ function Judging({
     <>
       <main className="stage colour-stage">
         <h1 className="visually-hidden">Colour of {sheet.label}</h1>
-        <Rose
-          sheets={hung}
-          looked={sheet}
-          neutral={weighed}
-          proposed={said ? proposal.data?.light : undefined}
-          picks={pieces ? { picked: picks, onPick: pick } : undefined}
-        />
+        {byPicture ? (
+          <SpotPicture sheet={sheet} spot={spot} onSpot={setSpot} />
+        ) : (
+          <Rose
+            sheets={hung}
+            looked={sheet}
+            neutral={weighed}
+            proposed={said ? proposal.data?.light : undefined}
+            picks={pieces ? { picked: picks, onPick: pick } : undefined}
+          />
+        )}
       </main>
       <aside className="panel dense" aria-label={`Colour of ${sheet.label}`}>
         <h2>{sheet.label}</h2>
         <Doubt sheet={sheet} />
         <p className="lead">
-          {leadOf(sheet, byPieces, looked)} Look two seconds, then at a grey card.
+          {leadOf(sheet, way, looked)}
           <HandIn slateId={slate.id} sheet={sheet} />
         </p>
         {slate.naming.intent && <p className="intent-line">“{slate.naming.intent}”</p>}
@@ -173,6 +160,7 @@ function Judging({
             { value: "VIEWING_FILTER", label: "Viewing filter" },
             { value: "BY_NAME", label: "By name" },
             ...(pieces ? [{ value: "PIECES" as const, label: "Pieces" }] : []),
+            { value: "PICTURE", label: "Picture" },
           ]}
           onChange={turnTo}
         />
@@ -185,21 +173,28 @@ function Judging({
             }}
           />
         )}
-        {byPieces ? (
-          <PickedPieces sheet={sheet} picks={picks} onPick={pick} />
-        ) : (
-          <LookFields way={way} chosen={chosen} onChange={setChosen} />
-        )}
-        <LookedAgain looks={looks.length} canAgain={look !== undefined} onAgain={again} onOver={startOver} />
-        <div className="beside-line">
-          <span>Beside it</span>
-          <Ways<Beside>
-            label="What lies beside the print"
-            value={beside}
-            ways={BESIDES}
-            onChange={setBeside}
+        {byPieces && <PickedPieces sheet={sheet} picks={picks} onPick={pick} />}
+        {byPicture && <h3>Tap a spot that is to be neutral{pieces && "; it is measured on every piece"}.</h3>}
+        {!byPieces && !byPicture && <LookFields way={way} chosen={chosen} onChange={setChosen} />}
+        {!byPicture && (
+          <LookedAgain
+            looks={looks.length}
+            canAgain={look !== undefined}
+            onAgain={again}
+            onOver={startOver}
           />
-        </div>
+        )}
+        {!byPicture && (
+          <div className="beside-line">
+            <span>Beside it</span>
+            <Ways<Beside>
+              label="What lies beside the print"
+              value={beside}
+              ways={BESIDES}
+              onChange={setBeside}
+            />
+          </div>
+        )}
         <Densities value={density} onChange={setDensity} />
         <PackOnHead slate={slate} edit={edit} />
         {weighed && (
@@ -220,11 +215,11 @@ function Judging({
             On record: {last.headline} {last.remark && `“${last.remark}”`}
           </p>
         )}
-        <Answered
+        <CastVerdict
           slate={slate}
           sheet={sheet}
           said={said}
-          pieces={byPieces}
+          way={way}
           judged={last !== undefined}
           verdict={proposal.data}
           problem={
@@ -246,10 +241,13 @@ function Judging({
   );
 }
 
-function leadOf(sheet: SheetView, byPieces: boolean, looked: number): string {
-  if (byPieces) return "Side by side, dry, in the light they will hang in.";
-  if (!isOfOneLight(sheet)) return `Judge piece ${String(looked)}; touch another one to judge that.`;
-  return sheet.patches.length > 0 ? "Judge the patch with the right density." : "";
+const REST = "Look two seconds, then at a grey card.";
+
+function leadOf(sheet: SheetView, way: Way, looked: number): string {
+  if (way === "PICTURE") return "A picture of the whole sheet with its white rim, dry, in one light.";
+  if (way === "PIECES") return `Side by side, dry, in the light they will hang in. ${REST}`;
+  if (!isOfOneLight(sheet)) return `Judge piece ${String(looked)}; touch another one to judge that. ${REST}`;
+  return sheet.patches.length > 0 ? `Judge the patch with the right density. ${REST}` : REST;
 }
 
 /** Which pieces are touched; by their numbers for hands that hold no mouse. */
@@ -310,18 +308,6 @@ function Densities(props: { value: number; onChange: (stops: number) => void }) 
   );
 }
 
-/** In points as they stand on the filters: the server counts as if all kits said their strength. */
-function Learned({ taught, kit }: { taught: Schemas["KitView"]; kit: Kit }) {
-  const five = (factor: number) => number((5 * factor * FACTORS[kit]) / FACTORS.STRENGTH);
-  return (
-    <p className="field-hint">
-      This kit&rsquo;s 5 moves the pack by {five(taught.magentaFactor)} M or {five(taught.yellowFactor)} Y, ±{" "}
-      {Math.round(100 * taught.limitShare)} %, learned from {taught.looks}{" "}
-      {taught.looks === 1 ? "look" : "looks"}.
-    </p>
-  );
-}
-
 function Steady({ steady }: { steady: Schemas["SteadyView"] }) {
   const part = (points: number, more: string, less: string) =>
     `${number(Math.abs(points))} ${points > 0 ? more : less}`;
@@ -330,136 +316,5 @@ function Steady({ steady }: { steady: Schemas["SteadyView"] }) {
       In this light your eye sees a neutral as {part(steady.magentaPoints, "magenta", "green")} and{" "}
       {part(steady.yellowPoints, "yellow", "blue")}, ± {number(steady.limitPoints)}: taken off.
     </p>
-  );
-}
-
-function useProposal(sheetId: string, cast: Cast, said: boolean, recipeId: string) {
-  return useQuery<VerdictView>({
-    queryKey: ["cast", sheetId, cast, recipeId],
-    enabled: said,
-    placeholderData: keepPreviousData,
-    retry: false,
-    queryFn: () =>
-      unwrap(
-        api.POST("/api/sheets/{id}/casts/proposal", { params: { path: { id: sheetId } }, body: cast }),
-      ).catch((error: unknown) => {
-        throw toProblem(error);
-      }),
-  });
-}
-
-/** What all looks say together; nothing before the first. */
-function useWeighed(slate: SlateView): Schemas["ColourView"] | undefined {
-  const weighed = useQuery({
-    queryKey: ["colour", slate.id, slate.version],
-    placeholderData: keepPreviousData,
-    queryFn: async () => {
-      const answer = await api.GET("/api/slates/{id}/colour", { params: { path: { id: slate.id } } });
-      if (!answer.response.ok) throw toProblem(answer.error);
-      return answer.data ?? null;
-    },
-  });
-  return weighed.data ?? undefined;
-}
-
-function useJudge(slateId: string, sheetId: string, cast: Cast) {
-  return useSlateChange<Answer>(slateId, (answer, version) =>
-    unwrap(
-      api.POST("/api/sheets/{id}/casts", {
-        params: { path: { id: sheetId } },
-        body: { cast, taking: { version, ...answer } },
-      }),
-    ),
-  );
-}
-
-function Answered(props: {
-  slate: SlateView;
-  sheet: SheetView;
-  said: boolean;
-  pieces: boolean;
-  judged: boolean;
-  verdict: VerdictView | undefined;
-  problem: string | undefined;
-  busy: boolean;
-  fieldError: (pointer: string) => string | undefined;
-  onAnswer: (answer: Answer) => void;
-}) {
-  const navigate = useNavigate();
-  const { slate, verdict } = props;
-  if (!props.said || !verdict) {
-    return props.judged ? (
-      <Verdict headline={slate.next.headline} why={`${slate.next.why} Or judge the colour again above.`}>
-        <NextStepButton slateId={slate.id} next={slate.next} />
-        <Button className="on-dark-quiet" onClick={() => void navigate(`/slates/${slate.id}/shape`)}>
-          Shape first
-        </Button>
-      </Verdict>
-    ) : (
-      <Verdict
-        headline={
-          props.pieces ? "Touch the piece whose grey is grey." : "Find the filter that makes grey grey."
-        }
-        why={
-          props.pieces
-            ? "One of them, or two or three between which it lies. At the rim it may lie farther out."
-            : "Hold one filter after another before your eye. The way you look through it is the way the pack will move."
-        }
-        error={props.problem}
-      />
-    );
-  }
-  return (
-    <Verdict headline={verdict.headline} why={verdict.why} restsOn={verdict.restsOn} error={props.problem}>
-      <Button
-        type="primary"
-        className="on-dark"
-        loading={props.busy}
-        onClick={() => props.onAnswer({ answer: "PROPOSED" })}
-      >
-        Set {verdict.light.notation}, {seconds(verdict.seconds)} s
-      </Button>
-      <OwnRecipe
-        medium={slate.medium}
-        light={verdict.light.notation}
-        seconds={verdict.seconds}
-        error={props.fieldError}
-        onTake={(light, own) => props.onAnswer({ answer: "OWN", light, seconds: own })}
-      />
-    </Verdict>
-  );
-}
-
-/** Asked once: kits differ by a factor of two in what their numbers mean. */
-function KitQuestion(props: { kit: Kit | undefined; onAnswer: (kit: Kit) => void }) {
-  const [asking, setAsking] = useState(props.kit === undefined);
-  if (!asking && props.kit !== undefined) {
-    return (
-      <p className="field-hint">
-        {props.kit === "CORRECTION"
-          ? "The filter says the correction: 10 on it moves the pack by 10 at first."
-          : "The filter says its own strength: 10 on it moves the pack by 5 at first."}{" "}
-        <button type="button" className="link" onClick={() => setAsking(true)}>
-          Another kit
-        </button>
-      </p>
-    );
-  }
-  return (
-    <>
-      <h3>What stands on your viewing filters?</h3>
-      <Ways<Kit | "">
-        label="What stands on your viewing filters?"
-        value={props.kit ?? ""}
-        ways={[
-          { value: "STRENGTH", label: "Their strength" },
-          { value: "CORRECTION", label: "The correction" },
-        ]}
-        onChange={(kit) => {
-          if (kit !== "") props.onAnswer(kit);
-          setAsking(false);
-        }}
-      />
-    </>
   );
 }

@@ -1,4 +1,4 @@
-import { type SheetView, sheetPicture } from "../../shared/api/client";
+import type { SheetView } from "../../shared/api/client";
 import { seconds } from "../../shared/units/format";
 import type { Picks } from "./casts";
 import type { RosePlace } from "./rose";
@@ -53,18 +53,13 @@ function asideOf(sheet: SheetView, piece: Piece): number {
 
 /** One piece of the picture of all. */
 function Cut({ sheet, piece }: { sheet: SheetView; piece: Piece }) {
-  const source = sheetPicture(sheet);
-  if (source === undefined) return <span className="blank-sheet">no picture</span>;
-  const { left, top, width, height } = piece.place;
-  const along = (from: number, part: number) => (part < 1 ? (100 * from) / (1 - part) : 0);
+  if (sheet.scans === 0) return <span className="blank-sheet">no picture</span>;
   return (
-    <span
+    <img
       className="piece-cut"
-      style={{
-        backgroundImage: `url("${source}")`,
-        backgroundSize: `${String(100 / width)}% ${String(100 / height)}%`,
-        backgroundPosition: `${String(along(left, width))}% ${String(along(top, height))}%`,
-      }}
+      src={`/api/sheets/${sheet.id}/scans/${String(sheet.scans)}/pieces/${String(piece.number)}`}
+      alt=""
+      draggable={false}
     />
   );
 }

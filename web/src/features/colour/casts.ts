@@ -79,11 +79,14 @@ export interface Choosing {
   step?: string;
   second?: Hue;
   secondStep?: string;
+  picks?: Picks;
+  spot?: { x: number; y: number } | undefined;
 }
 
 /** The look that a choice makes; none while it is not whole. */
 export function lookOf(way: Way, chosen: Choosing): ColourLook | undefined {
-  if (way === "PIECES") return undefined;
+  if (way === "PIECES") return chosen.picks?.length ? { pieces: [...chosen.picks] } : undefined;
+  if (way === "PICTURE") return chosen.spot && { spot: chosen.spot };
   if (chosen.neutral) return {};
   if (chosen.hue === undefined || chosen.step === undefined) return undefined;
   return way === "VIEWING_FILTER" ? filtered(chosen) : named(chosen);

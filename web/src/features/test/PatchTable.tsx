@@ -1,6 +1,7 @@
 import type { SheetView, SlateView } from "../../shared/api/client";
 import { seconds, stopsWithUnit } from "../../shared/units/format";
 import { type MarkKind, type Marked, marksOf } from "./marks";
+import { shortMark } from "./pieceMark";
 import { rowsClass } from "./rows";
 
 /** What each patch received, how it is told from the others, and what was marked on it. */
@@ -48,7 +49,7 @@ export function PatchTable(props: {
               {!marks && (
                 <td>{Math.abs(p.stopsFromMiddle) < 1 / 24 ? "middle" : stopsWithUnit(p.stopsFromMiddle)}</td>
               )}
-              {marks && <td>{p.mark.replace(/ corners? clipped/, "")}</td>}
+              {marks && <td title={p.mark}>{shortMark(p.mark)}</td>}
               <td>{[says(p.number), ...(one ? named(p.number) : [])].filter((w) => w).join(", ")}</td>
             </tr>
           ))}

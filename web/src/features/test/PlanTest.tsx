@@ -12,6 +12,7 @@ import { FIELDS } from "./KindFields";
 import { LaidTest } from "./LaidTest";
 import { SpotOverlay } from "./SpotOverlay";
 import { StripOverlay } from "./StripOverlay";
+import { shortMark } from "./pieceMark";
 import { rowsClass } from "./rows";
 
 /** Whether a test lies across the picture as a strip, each patch at its place. */
@@ -166,7 +167,7 @@ function Patches({ slate }: Pick<SlateContext, "slate">) {
               {seconds(p.setSeconds)} s{p.presses > 1 ? `, ${String(p.presses)} times` : ""}
               {p.tooShort ? ", short" : ""}
             </td>
-            {marked && <td>{p.mark.replace(/ corners? clipped/, "")}</td>}
+            {marked && <td title={p.mark}>{shortMark(p.mark)}</td>}
           </tr>
         ))}
       </tbody>

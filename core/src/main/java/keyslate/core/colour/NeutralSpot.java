@@ -18,7 +18,12 @@ public record NeutralSpot(double magenta, double yellow) {
 
     /** Of a spot as it looks in the usual viewing light. */
     public static NeutralSpot of(Appearance seen, FilterSet set) {
-        Check.within("lightness of the spot", seen.lightness(), DARKEST, LIGHTEST, "L*");
+        if (seen.lightness() < DARKEST || seen.lightness() > LIGHTEST) {
+            throw Check.outOfRange(
+                    "spot",
+                    "this spot is nearly " + (seen.lightness() < DARKEST ? "black" : "white")
+                            + " and tells no colour; mark a grey between");
+        }
         DyeImage wanted = DyeImage.looking(seen.lightness(), 0, 0, ViewingLight.USUAL);
         double[] change = ColourBalance.change(dyes(seen), wanted, set);
         return new NeutralSpot(change[1], change[2]);

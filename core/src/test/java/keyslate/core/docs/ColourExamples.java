@@ -23,6 +23,7 @@ import keyslate.core.colour.KitLook;
 import keyslate.core.colour.Layers;
 import keyslate.core.colour.NamedCast;
 import keyslate.core.colour.NeutralRemoval;
+import keyslate.core.colour.NeutralSpot;
 import keyslate.core.colour.PackTimes;
 import keyslate.core.colour.PackTimesFit;
 import keyslate.core.colour.PiecePick;
@@ -152,6 +153,12 @@ final class ColourExamples {
                                         ExposureTime.ofSeconds(e.at("seconds")))),
                                 PackTimes.Following.ON)
                         .times()
+                        .magenta());
+        formulas.put(
+                "COL-37",
+                e -> NeutralSpot.of(
+                                new DyeImage.Appearance(e.at("lightness"), e.at("a"), e.at("b"), 0.75),
+                                FilterSet.DICHROIC)
                         .magenta());
         return formulas;
     }

@@ -1,5 +1,6 @@
 package keyslate.server.decide;
 
+import java.time.Duration;
 import keyslate.server.decide.DecisionViews.Acceptance;
 import keyslate.server.decide.DecisionViews.Cast;
 import keyslate.server.decide.DecisionViews.ColourJudgement;
@@ -13,6 +14,8 @@ import keyslate.server.scan.ScanViews.PictureView;
 import keyslate.server.slate.SlateViews.SlateView;
 import keyslate.store.json.Pictured;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -49,6 +52,16 @@ class DecisionController {
     @PostMapping("/api/sheets/{id}/readings")
     SlateView read(@PathVariable String id, @RequestBody Reading asked) {
         return decisions.read(id, asked);
+    }
+
+    /** One piece of a test, cut out of a picture of all. */
+    @GetMapping(path = "/api/sheets/{id}/scans/{scan}/pieces/{piece}", produces = MediaType.IMAGE_JPEG_VALUE)
+    ResponseEntity<byte[]> piece(@PathVariable String id, @PathVariable int scan, @PathVariable int piece) {
+        return ResponseEntity.ok()
+                .contentType(MediaType.IMAGE_JPEG)
+                .cacheControl(
+                        CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable())
+                .body(decisions.piece(id, scan, piece));
     }
 
     /** What a look at the colour would set; nothing is stored. */

@@ -121,6 +121,12 @@ public class DecisionService {
         });
     }
 
+    /** A piece in a picture of all, as a JPEG. */
+    byte[] piece(String sheetId, int scan, int number) {
+        Hung sheet = database.inSnapshot(() -> strip(sheetId));
+        return neutral.piece(sheet.sheet(), scan, number);
+    }
+
     /** The verdict that these wishes lead to; stores nothing. */
     public VerdictView proposeJudgement(String sheetId, Wishes wishes) {
         Hung print = database.inSnapshot(() -> print(sheetId));

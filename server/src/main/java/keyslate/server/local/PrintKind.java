@@ -54,7 +54,7 @@ public class PrintKind implements SheetKind {
     }
 
     @Override
-    public String lookedAtStation() {
+    public String lookedAtStation(Rig rig) {
         return "judge";
     }
 
@@ -76,7 +76,7 @@ public class PrintKind implements SheetKind {
         boolean proof = standing.subject().isProof();
         if (!isDecided(standing.recipe(), last)) {
             return new NextStepView(
-                    lookedAtStation(),
+                    lookedAtStation(standing),
                     "Judge " + label + ".",
                     proof
                             ? "Is the film edge just black? Then accept it, and its frames can be compared on Rolls."

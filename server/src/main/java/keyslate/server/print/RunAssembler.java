@@ -140,7 +140,7 @@ class RunAssembler {
                 kind.name(rig) + " " + number(sheet),
                 sheet.kind(),
                 kind.station(),
-                kind.lookedAtStation(),
+                kind.lookedAtStation(rig),
                 sheet.state(),
                 rig.medium().room(),
                 rig.enlarger().lamp(),

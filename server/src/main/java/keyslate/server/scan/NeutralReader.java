@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import keyslate.core.colour.FilterSet;
 import keyslate.core.colour.Layers;
 import keyslate.core.colour.NeutralSpot;
@@ -16,8 +17,11 @@ import keyslate.core.quantity.Check;
 import keyslate.core.reading.Corners;
 import keyslate.core.reading.Corners.Place;
 import keyslate.core.reading.ScanColour;
+import keyslate.core.script.Part;
+import keyslate.server.picture.PictureFiles;
 import keyslate.server.sheet.Patches.OnPaper;
 import keyslate.server.sheet.SheetAssembler.OnCord;
+import keyslate.server.web.NotFoundException;
 import org.springframework.stereotype.Component;
 
 /** Measures a spot that is to be neutral in the picture of a sheet; of pieces the same spot on each of them. */
@@ -86,6 +90,37 @@ public class NeutralReader {
             return List.of(new Measured(light, 0, spot(picture, on.paper(), on.u(), on.v()), doubtful));
         }
         return ofEach(layout.orElseThrow(), picture, on, doubtful);
+    }
+
+    /** A piece in the picture of all, as a JPEG; where the pieces lie apart as they are found, else as they were to be laid. */
+    public byte[] piece(OnCord sheet, int scan, int number) {
+        Layout layout = sheet.patches().map(p -> Layout.of(sheet)).orElseThrow(NotFoundException.of("piece"));
+        if (scan < 1
+                || scan > sheet.exposed().scans().size()
+                || number < 1
+                || number > layout.patches().size()) {
+            throw NotFoundException.of("piece").get();
+        }
+        ScanPictures.Decoded decoded =
+                pictures.of(sheet.exposed().scans().get(scan - 1).pictureId());
+        List<Corners> papers = PictureReader.found(decoded, Optional.of(layout), pictures.corners(sheet, scan));
+        OnPaper piece = layout.patches().get(number - 1);
+        Corners corners = papers.size() == layout.papers() && layout.papers() > 1
+                ? papers.get(piece.patch().piece() - 1)
+                : inside(papers.get(0), piece.inPicture());
+        return PictureFiles.jpeg(PictureFiles.look(PieceCut.of(decoded.light(), corners)));
+    }
+
+    private static Corners inside(Corners paper, Part part) {
+        double right = part.left() + part.width();
+        double bottom = part.top() + part.height();
+        return Corners.of(Stream.of(
+                        paper.at(part.left(), part.top()),
+                        paper.at(right, part.top()),
+                        paper.at(right, bottom),
+                        paper.at(part.left(), bottom))
+                .flatMap(c -> Stream.of(c.x(), c.y()))
+                .toList());
     }
 
     private static List<Measured> ofEach(Layout layout, PictureOfTest picture, OnSheet on, boolean doubtful) {

@@ -103,6 +103,7 @@ public class SheetAssembler {
                 exposed.lamp().stream().anyMatch(LampRecord::told),
                 sheet.stood() != null,
                 scan == null ? null : scan.pictureId(),
+                exposed.scans().size(),
                 scan != null && Scan.SIMULATED.equals(scan.source()),
                 exposed.scans().stream().anyMatch(s -> Scan.SIMULATED.equals(s.source())),
                 patches.map(p -> p.views(rig)).orElse(List.of()),
@@ -116,7 +117,7 @@ public class SheetAssembler {
                 sheet.note(),
                 exposed.doubt().map(SheetAssembler::doubt).orElse(null),
                 kind.station(),
-                kind.lookedAtStation());
+                kind.lookedAtStation(rig));
         return new OnCord(exposed, rig, bare.summed(kind.summary(rig, bare)), patches);
     }
 

@@ -18,8 +18,8 @@ public interface SheetKind {
     /** The station where it is planned and exposed. */
     String station();
 
-    /** The station where it is looked at once it hangs. */
-    String lookedAtStation();
+    /** The station where it is looked at once it hangs; of a sheet that was made with a rig. */
+    String lookedAtStation(Rig rig);
 
     /**
      * The sheet that the recipe asks for.

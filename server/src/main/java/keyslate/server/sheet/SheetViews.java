@@ -130,6 +130,7 @@ public final class SheetViews {
      *
      * @param told whether the printer said what the lamp did
      * @param pictureId of the picture that counts; none without one, and {@code simulatedPicture} where it is a stand-in's
+     * @param scans how many pictures there are of it as they were taken
      * @param practice whether the practice darkroom's phone can take a picture of it
      * @param asks the marks that it is read by; none where it is no test, or is one patch
      * @param doubt why it cannot be trusted; none as a rule
@@ -155,6 +156,7 @@ public final class SheetViews {
             boolean told,
             boolean recorded,
             @Nullable String pictureId,
+            int scans,
             boolean simulatedPicture,
             boolean practice,
             List<PatchView> patches,
@@ -198,6 +200,7 @@ public final class SheetViews {
                     told,
                     recorded,
                     pictureId,
+                    scans,
                     simulatedPicture,
                     practice,
                     ofPatches,

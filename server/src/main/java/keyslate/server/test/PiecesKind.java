@@ -27,6 +27,13 @@ final class PiecesKind extends TestKind<PiecesPlan> {
         this.stores = stores;
     }
 
+    /** Pieces of packs are looked at on the rose. */
+    @Override
+    public String lookedAtStation(Rig rig) {
+        boolean packs = rig.recipe().test() instanceof PiecesPlan plan && !plan.isOfOneLight() && hasColour(rig);
+        return packs ? "colour" : super.lookedAtStation(rig);
+    }
+
     @Override
     int order() {
         return 6;

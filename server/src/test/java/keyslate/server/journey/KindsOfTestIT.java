@@ -5,9 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.WaitForSelectorState;
 import java.util.Locale;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -16,8 +14,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** Every kind of test: chosen by its key, exposed in the right room, read, decided. */
 class KindsOfTestIT extends JourneyTest {
-    private static final int MOST_PRESSES = 5;
-    private static final int LONGEST_ANSWER_MS = 4000;
 
     @ParameterizedTest
     @CsvSource({
@@ -143,29 +139,14 @@ class KindsOfTestIT extends JourneyTest {
         printer.goesTo("Test");
         assertThat(printer.button("Before the dark")).isVisible();
         page.keyboard().press("p");
-        printer.chooses("Different filter packs");
+        printer.chooses("My own");
         printer.enters(
                 "Filter packs, with commas between", "0/50/50, 0/60/50, 0/40/50, 0/50/60, 0/50/40, 0/60/60, 0/40/40");
         assertThat(page.getByRole(AriaRole.ROW)).hasCount(8);
         printer.goesDark();
-        page.waitForURL("**/runs/**");
-        for (int piece = 1; piece <= 7; piece++) {
-            assertThat(printer.runWords()).containsText("exposure " + piece + " of 7");
-            assertBlack(page);
-            if (piece < 7) {
-                spaceLeadsTo(page.getByText("Piece " + piece + " into the drum, lid on", exact()));
-                assertBlack(page);
-                spaceLeadsTo(page.locator("html[data-room=white]"));
-                Locator set = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("What to set"));
-                assertThat(set).isVisible();
-                spaceLeadsTo(page.locator("html[data-room=blackout]"));
-            }
-        }
-        spaceLeadsTo(printer.button("Drum closed"));
-        assertBlack(page);
-        spaceLeadsTo(printer.button("Hang it"));
-        page.keyboard().press(" ");
-        page.waitForURL("**/test?**");
+        new DrumLoop(printer).givesPieces(7);
+        page.waitForURL("**/colour?**");
+        printer.goesTo("Test");
         printer.taps(page.getByTestId("strip-taps"), 0.1, 0.25);
         assertThat(printer.verdict()).containsText("Piece 1 is right");
         page.getByText("Which piece is in my hand?").click();
@@ -174,30 +155,6 @@ class KindsOfTestIT extends JourneyTest {
         printer.presses("upper right: whole");
         printer.presses("upper right: clipped");
         assertThat(page.getByText("It can be piece 1 or 5")).isVisible();
-    }
-
-    private static Page.GetByTextOptions exact() {
-        return new Page.GetByTextOptions().setExact(true);
-    }
-
-    /** A press while the program is still asked does nothing, as in the dark; then one presses again. */
-    private static void spaceLeadsTo(Locator there) {
-        for (int i = 0; i < MOST_PRESSES; i++) {
-            there.page().keyboard().press(" ");
-            try {
-                there.waitFor(new Locator.WaitForOptions()
-                        .setState(WaitForSelectorState.ATTACHED)
-                        .setTimeout(LONGEST_ANSWER_MS));
-                return;
-            } catch (TimeoutError e) {
-                // It was pressed too early.
-            }
-        }
-        throw new AssertionError("nothing happened after " + MOST_PRESSES + " presses");
-    }
-
-    private static void assertBlack(Page page) {
-        assertThat(Pixels.firstAgainst(page.screenshot(), Pixels::isBlack)).isEmpty();
     }
 
     /** A picture by the practice phone, handed in with the corners that were found; read from it by taps alone, and taken. */

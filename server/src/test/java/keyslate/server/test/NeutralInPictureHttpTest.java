@@ -90,6 +90,9 @@ class NeutralInPictureHttpTest extends OnATestSlate {
             assertThat(pack[1] + look.get("yellowPoints").asDouble())
                     .isCloseTo(neutral.get(2).asDouble(), within(4.0));
         });
+        String cut = "/api/sheets/" + id + "/scans/2/pieces/";
+        assertThat(http().bytes(cut + "7")).hasSizeGreaterThan(1000).isNotEqualTo(http().bytes(cut + "1"));
+        assertThat(http().get(cut + "8").status()).isEqualTo(404);
         assertThat(soFar.get("uncertaintyPoints").asDouble()).isLessThan(1.5);
     }
 

@@ -1,0 +1,111 @@
+package keyslate.server.journey;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Keyboard;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** Packs: a ring about the one that stands, a neutral in a picture, and three dials cleaned of grey. */
+class PacksIT extends JourneyTest {
+    /** Seven pieces in the loop, by keys alone; the neutral one is picked, then a spot on all of them measured in their picture. */
+    @Test
+    void aRingIsMadeInTheLoopAndReadFromAPicture() {
+        Printer printer = printer();
+        Page page = printer.page();
+        printer.startsSlate("5", "Ring", "");
+        printer.enters("Pack, C/M/Y", "0/50/50");
+        assertThat(page.getByText("to 0/50/50")).isVisible();
+        printer.goesTo("Test");
+        assertThat(printer.button("Before the dark")).isVisible();
+        Keyboard keys = page.keyboard();
+        keys.press("p");
+        printer.chooses("Ring");
+        assertThat(printer.verdict()).containsText("7 pieces round 0/50/50, 8 points apart.");
+        assertThat(page.getByText("more cyan")).isVisible();
+        printer.goesDark();
+        new DrumLoop(printer).givesPieces(7);
+        page.waitForURL("**/colour?**");
+        assertThat(printer.verdict()).containsText("Touch the piece whose grey is grey.");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Piece 1 ")))
+                .press("Enter");
+        assertThat(printer.verdict()).containsText("One look: known to");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Piece 7 ")))
+                .press("Enter");
+        assertThat(printer.verdict()).containsText("The print turns");
+        printer.presses("Start over");
+        printer.presses("Take one with the practice phone");
+        printer.presses("Hang this picture");
+        assertThat(page.getByRole(AriaRole.DIALOG)).not().isVisible();
+        keys.press("i");
+        assertThat(printer.verdict()).containsText("Say which spot is to be neutral.");
+        page.waitForFunction("() => document.querySelector('.spot-picture img')?.naturalWidth > 0");
+        printer.taps(page.locator(".spot-picture"), 0.15, 0.43);
+        page.getByText("What this rests on").click();
+        assertThat(page.getByText(Pattern.compile("^Piece 7 measured"))).isVisible();
+        page.waitForResponse(answer -> answer.url().endsWith("/casts"), () -> printer.presses("Set 0/"));
+        assertThat(page.getByText("On record:")).isVisible();
+    }
+
+    /** The print hangs; its picture is handed in, and arrow keys say which spot is to be neutral. */
+    @Test
+    void aNeutralIsMarkedInAPictureByKeys() {
+        Printer printer = printer();
+        Page page = printer.page();
+        printer.startsSlate("7", "Neutral by its picture", "");
+        printer.enters("Pack, C/M/Y", "0/40/40");
+        printer.goesTo("Print");
+        printer.goesDark();
+        page.waitForURL("**/runs/**");
+        Keyboard keys = page.keyboard();
+        assertThat(printer.runWords()).containsText("exposure 1 of 1");
+        keys.press(" ");
+        assertThat(printer.button("Drum closed")).isVisible();
+        keys.press(" ");
+        assertThat(printer.button("Hang it")).isVisible();
+        keys.press(" ");
+        page.waitForURL("**/judge?**");
+        printer.goesTo("Colour");
+        printer.presses("Take one with the practice phone");
+        printer.presses("Hang this picture");
+        assertThat(page.getByRole(AriaRole.DIALOG)).not().isVisible();
+        keys.press("i");
+        Locator spot = page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName("The neutral spot; arrow keys move it"));
+        spot.press("ArrowDown");
+        spot.press("Shift+ArrowRight");
+        assertThat(printer.verdict()).containsText("The print turns");
+        assertThat(page.getByText("Beside it")).not().isVisible();
+        page.waitForResponse(answer -> answer.url().endsWith("/casts"), () -> printer.presses("Set 0/"));
+        assertThat(page.getByText("On record:")).isVisible();
+    }
+
+    @Test
+    void threeDialsAreCleanedOfGreyAndTheTimeFollowsAsItIsToldTo() {
+        Printer printer = printer();
+        Page page = printer.page();
+        printer.startsSlate("11", "Three dials", "");
+        printer.enters("Pack, C/M/Y", "14/66/52");
+        assertThat(page.getByText("14 points of grey, 0.14 density, 0.47 stop")).isVisible();
+        printer.presses("Take the grey out");
+        assertThat(printer.field("Pack, C/M/Y")).hasValue("0/52/38");
+        assertThat(printer.button("Take the grey out")).hasCount(0);
+        page.keyboard().press("u");
+        assertThat(printer.field("Pack, C/M/Y")).hasValue("14/66/52");
+        printer.presses("Take the grey out");
+        try {
+            printer.chooses("Not");
+            assertThat(page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Not")))
+                    .isChecked();
+            printer.enters("Pack, C/M/Y", "0/92/38");
+            assertThat(printer.field("Pack, C/M/Y")).hasValue("0/92/38");
+        } finally {
+            printer.chooses("All");
+        }
+        assertThat(page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("All")))
+                .isChecked();
+    }
+}

@@ -1,0 +1,60 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import {
+  type Schemas,
+  type SlateView,
+  type VerdictView,
+  api,
+  toProblem,
+  unwrap,
+} from "../../shared/api/client";
+import { useSlateChange } from "../../shared/api/slate";
+
+export type Cast = Schemas["Cast"];
+
+export interface Answer {
+  answer: "PROPOSED" | "OWN";
+  light?: string;
+  seconds?: number;
+}
+
+/** What a cast leads to, with the looks before it. */
+export function useProposal(sheetId: string, cast: Cast, said: boolean, recipeId: string) {
+  return useQuery<VerdictView>({
+    queryKey: ["cast", sheetId, cast, recipeId],
+    enabled: said,
+    placeholderData: keepPreviousData,
+    retry: false,
+    queryFn: () =>
+      unwrap(
+        api.POST("/api/sheets/{id}/casts/proposal", { params: { path: { id: sheetId } }, body: cast }),
+      ).catch((error: unknown) => {
+        throw toProblem(error);
+      }),
+  });
+}
+
+/** What all looks say together; nothing before the first. */
+export function useWeighed(slate: SlateView): Schemas["ColourView"] | undefined {
+  const weighed = useQuery({
+    queryKey: ["colour", slate.id, slate.version],
+    placeholderData: keepPreviousData,
+    queryFn: async () => {
+      const answer = await api.GET("/api/slates/{id}/colour", { params: { path: { id: slate.id } } });
+      if (!answer.response.ok) throw toProblem(answer.error);
+      return answer.data ?? null;
+    },
+  });
+  return weighed.data ?? undefined;
+}
+
+/** Takes the verdict, or something else. */
+export function useJudge(slateId: string, sheetId: string, cast: Cast) {
+  return useSlateChange<Answer>(slateId, (answer, version) =>
+    unwrap(
+      api.POST("/api/sheets/{id}/casts", {
+        params: { path: { id: sheetId } },
+        body: { cast, taking: { version, ...answer } },
+      }),
+    ),
+  );
+}
