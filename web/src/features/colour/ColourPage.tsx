@@ -25,9 +25,12 @@ import {
   type Way,
   lookOf,
   picked,
+  stronger,
+  walked,
+  walkedPiece,
 } from "./casts";
 import { FACTORS, keepKit, knownKit } from "./kit";
-import { type Cast, useJudge, useProposal, useWeighed } from "./weighed";
+import { type Answer, type Cast, useJudge, useProposal, useWeighed } from "./weighed";
 
 const DENSITIES = [-1 / 2, -1 / 4, 0, 1 / 4, 1 / 2] as const;
 
@@ -35,13 +38,18 @@ const DENSITIES = [-1 / 2, -1 / 4, 0, 1 / 4, 1 / 2] as const;
 export function ColourPage() {
   const context = useSlateContext();
   const [search] = useSearchParams();
-  const hung = context.slate.sheets.filter((s) => s.state === "HUNG");
+  const hung = context.slate.sheets.filter((s) => s.state === "HUNG" && inOneRow(s));
   const sheet = hung.find((s) => s.id === search.get("sheet")) ?? hung.at(-1);
   return sheet ? (
     <Judging key={sheet.id} {...context} sheet={sheet} hung={hung} />
   ) : (
     <NothingYet slate={context.slate} />
   );
+}
+
+/** Strips of two packs in two rows have no colour of their own; pieces of many have. */
+function inOneRow(sheet: SheetView): boolean {
+  return new Set(sheet.patches.map((p) => p.row)).size <= 1;
 }
 
 function NothingYet(props: { slate: SlateView }) {
@@ -119,12 +127,33 @@ function Judging({
     }
     setWay(other);
   };
+  const walk = (by: 1 | -1) => {
+    if (byPieces) setPicks(walkedPiece(picks, sheet.patches.length, by));
+    else if (!byPicture) setChosen(walked(way, chosen, by));
+  };
+  const strengthen = (by: 1 | -1) => {
+    if (!byPieces && !byPicture) setChosen(stronger(way, chosen, by));
+  };
+  const take = (answer: Answer) =>
+    judge.mutate(answer, {
+      onSuccess: () => {
+        startOver();
+        setDensity(0);
+      },
+    });
   useKeys({
     v: () => turnTo("VIEWING_FILTER"),
     a: () => turnTo("BY_NAME"),
     i: () => turnTo("PICTURE"),
     ...(pieces && { p: () => turnTo("PIECES") }),
     g: again,
+    ArrowRight: () => walk(1),
+    ArrowLeft: () => walk(-1),
+    "+": () => strengthen(1),
+    "-": () => strengthen(-1),
+    Enter: () => {
+      if (said && proposal.data && !judge.isPending) take({ answer: "PROPOSED" });
+    },
     y: () => setBeside(beside === "NOTHING" ? "CARD" : "NOTHING"),
   });
   const filter = way === "VIEWING_FILTER";
@@ -227,14 +256,7 @@ function Judging({
           }
           busy={judge.isPending}
           fieldError={(pointer) => judge.error?.at(pointer)}
-          onAnswer={(answer) =>
-            judge.mutate(answer, {
-              onSuccess: () => {
-                startOver();
-                setDensity(0);
-              },
-            })
-          }
+          onAnswer={take}
         />
       </aside>
     </>

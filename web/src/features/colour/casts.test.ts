@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { besides, lookOf } from "./casts";
+import { besides, lookOf, picked, stronger, walked, walkedPiece } from "./casts";
 
 describe("a look", () => {
   it("is none until hue and strength are chosen", () => {
@@ -43,5 +43,52 @@ describe("hues beside one", () => {
   it("are those it is mixed with", () => {
     expect(besides("R")).toEqual(["M", "Y"]);
     expect(besides("C")).toEqual(["G", "B"]);
+  });
+});
+
+describe("keys on the rose", () => {
+  it("walk clockwise from the top and come round again", () => {
+    let chosen = walked("VIEWING_FILTER", { step: "10" }, 1);
+    expect(chosen).toEqual({ hue: "G", step: "10" });
+    const seen = [chosen.hue];
+    for (let i = 0; i < 6; i++) {
+      chosen = walked("VIEWING_FILTER", chosen, 1);
+      seen.push(chosen.hue);
+    }
+    expect(seen).toEqual(["G", "C", "B", "M", "R", "Y", "G"]);
+    expect(walked("VIEWING_FILTER", chosen, -1).hue).toBe("Y");
+  });
+
+  it("begin at the same place of the rose where the cast is named", () => {
+    expect(walked("BY_NAME", { neutral: true }, -1)).toEqual({ hue: "M" });
+  });
+
+  it("make a look stronger and weaker, and stop at the ends", () => {
+    const weakest = stronger("BY_NAME", { hue: "R" }, 1);
+    expect(weakest).toEqual({ hue: "R", neutral: false, step: "slight" });
+    expect(stronger("BY_NAME", weakest, -1).step).toBe("slight");
+    expect(stronger("BY_NAME", { hue: "R", step: "strong" }, 1).step).toBe("strong");
+    expect(stronger("VIEWING_FILTER", { hue: "R", step: "10" }, 1).step).toBe("15");
+  });
+});
+
+describe("pieces", () => {
+  it("are picked and left out again, three at most", () => {
+    expect(picked([], 4)).toEqual([4]);
+    expect(picked([4, 2], 4)).toEqual([2]);
+    expect(picked([1, 2, 3], 4)).toEqual([2, 3, 4]);
+  });
+
+  it("are walked one by one", () => {
+    expect(walkedPiece([], 7, 1)).toEqual([1]);
+    expect(walkedPiece([], 7, -1)).toEqual([7]);
+    expect(walkedPiece([7], 7, 1)).toEqual([1]);
+    expect(walkedPiece([1, 3], 7, -1)).toEqual([2]);
+  });
+
+  it("are a look once one is picked", () => {
+    expect(lookOf("PIECES", { picks: [] })).toBeUndefined();
+    expect(lookOf("PIECES", { picks: [3, 4] })).toEqual({ pieces: [3, 4] });
+    expect(lookOf("PICTURE", { spot: { x: 0.2, y: 0.3 } })).toEqual({ spot: { x: 0.2, y: 0.3 } });
   });
 });

@@ -83,6 +83,28 @@ export interface Choosing {
   spot?: { x: number; y: number } | undefined;
 }
 
+/** One hue further round the rose, clockwise for 1; the strength stays. The first step begins at the top. */
+export function walked(way: Way, chosen: Choosing, by: 1 | -1): Choosing {
+  const top: Hue = way === "BY_NAME" ? "M" : "G";
+  const at = chosen.hue === undefined || chosen.neutral ? undefined : CIRCLE.indexOf(chosen.hue);
+  const hue = at === undefined ? top : (CIRCLE[(at + by + CIRCLE.length) % CIRCLE.length] ?? top);
+  return { hue, ...(chosen.step !== undefined && { step: chosen.step }) };
+}
+
+/** The next strength up or down; from none the weakest. */
+export function stronger(way: Way, chosen: Choosing, by: 1 | -1): Choosing {
+  const steps: readonly Step[] = way === "BY_NAME" ? NAME_STEPS : FILTER_STEPS;
+  const at = steps.findIndex((s) => s.id === chosen.step);
+  const next = steps[Math.max(0, Math.min(steps.length - 1, at + by))];
+  return { ...chosen, neutral: false, ...(next && { step: next.id }) };
+}
+
+/** The piece after or before the one that is picked, by their numbers. */
+export function walkedPiece(picks: Picks, pieces: number, by: 1 | -1): Picks {
+  const at = picks.at(-1) ?? (by > 0 ? 0 : 1);
+  return [((at - 1 + by + pieces) % pieces) + 1];
+}
+
 /** The look that a choice makes; none while it is not whole. */
 export function lookOf(way: Way, chosen: Choosing): ColourLook | undefined {
   if (way === "PIECES") return chosen.picks?.length ? { pieces: [...chosen.picks] } : undefined;

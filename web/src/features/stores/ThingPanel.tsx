@@ -157,7 +157,11 @@ function ConstantLine(props: { stores: Stores; shelf: ShelfOf; thing: Thing; con
               void navigate(`/stores/${props.shelf.path}/${thing.id}/measure/${constant.name}${lens}`)
             }
           >
-            {constant.id === undefined ? "Measure it" : "Measure again"}
+            {constant.name === "GELS"
+              ? "Enter them"
+              : constant.id === undefined
+                ? "Measure it"
+                : "Measure again"}
           </Button>
         )}
         {constant.name === "FILTERS" && (

@@ -351,6 +351,24 @@ const PACK_TIMES: Test = {
   }),
 };
 
+const GELS: Test = {
+  title: "Packs made of gels",
+  why: "Where a head has no dials, a pack is a few gels in its drawer. With the gels that exist every pack that is advised can be made, of as few as do.",
+  steps: [
+    "One line for each colour, its letter first: M 5 10 20 40. Two of a strength are written twice.",
+    "Left empty: one each of 5, 10, 20 and 40 of cyan, magenta and yellow.",
+    "Gels fade: hold them against new ones once a year. A hot lamp is no place for fingers.",
+  ],
+  reading: "",
+  list: "/lines",
+  rows: [],
+  text: { label: "The gels that exist", hint: "C 5 10 20 40\nM 5 10 20 40\nY 5 10 20 40", always: true },
+  asked: (id, _standing, _taken, _once, typed) => ({
+    path: `/api/stores/enlargers/${id}/gels`,
+    body: { lines: typed.text },
+  }),
+};
+
 const BATCH_SPEED: Test = {
   title: "This box beside another",
   why: "Another batch may need a third of a stop more or less. One patch of the same grey on both tells how much, and prints that were kept are made again with it.",
@@ -436,7 +454,16 @@ export function testOf(
     if (name === "FILTERS") return RANGE;
     if (name === "FILTERS_BY_STEPS") return RANGE_BY_STEPS;
   }
-  return { LAG, EVENNESS, PUPIL, DRY_DOWN, FILTERS, FILTERS_BY_STEPS, HEAD_TABLE, PACK_TIMES, BATCH_SPEED }[
-    name
-  ];
+  return {
+    LAG,
+    EVENNESS,
+    PUPIL,
+    DRY_DOWN,
+    FILTERS,
+    FILTERS_BY_STEPS,
+    HEAD_TABLE,
+    PACK_TIMES,
+    GELS,
+    BATCH_SPEED,
+  }[name];
 }

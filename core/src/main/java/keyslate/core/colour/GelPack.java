@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.FilterPack;
@@ -19,8 +21,12 @@ import keyslate.core.quantity.QuantityException;
  * @param gels the strongest of each colour first
  */
 public record GelPack(List<Gel> gels) {
-    private static final int MOST_GELS = 24;
+    /** Gels of a set. */
+    public static final int MOST_GELS = 24;
+
     private static final double SAME_POINTS = 1e-3;
+    /** Of the two surfaces of one (COL-04). */
+    private static final double SURFACE_DENSITY = 0.035;
 
     /** The colours that gels are sold in. */
     public enum Colour {
@@ -115,6 +121,28 @@ public record GelPack(List<Gel> gels) {
 
     private double of(Colour colour) {
         return sum(gels.stream().filter(g -> g.colour() == colour).toList());
+    }
+
+    /** Density that its surfaces cost, and those of another pack do not; 0.035 a gel. */
+    public double surfaceDensity(GelPack before) {
+        return SURFACE_DENSITY * (gels.size() - before.gels.size());
+    }
+
+    /** "magenta 40 + 10, yellow 40", the strongest first; "no gel" where there is none. */
+    public String words() {
+        List<String> words = new ArrayList<>();
+        for (Colour colour : Colour.values()) {
+            String own = gels.stream()
+                    .filter(g -> g.colour() == colour)
+                    .map(g -> g.points() == Math.rint(g.points())
+                            ? Long.toString((long) g.points())
+                            : Double.toString(g.points()))
+                    .collect(Collectors.joining(" + "));
+            if (!own.isEmpty()) {
+                words.add(colour.name().toLowerCase(Locale.ROOT) + " " + own);
+            }
+        }
+        return words.isEmpty() ? "no gel" : String.join(", ", words);
     }
 
     /** Surfaces in the light. */

@@ -8,7 +8,7 @@ import keyslate.core.quantity.Stops;
 /**
  * How the time follows the pack of a head.
  *
- * <p>COL-35: t2 = t1·10^((kC·ΔC + kM·ΔM + kY·ΔY)/100), packs in points; the three factors of a head add up to 1, or taking out grey (COL-01) and this rule disagree. Source: Beer-Lambert, the layers weighed as
+ * <p>COL-35: t2 = t1·10^((kC·ΔC + kM·ΔM + kY·ΔY)/100), packs in points, and 0.035 for each gel more where packs are made of those; the three factors of a head add up to 1, or taking out grey (COL-01) and this rule disagree. Source: Beer-Lambert, the layers weighed as
  * the eye does.
  *
  * @param cyan density that the eye misses in the print for a density of 1 of cyan, −0.5 to 1.5; the others alike
@@ -55,7 +55,16 @@ public record PackTimes(double cyan, double magenta, double yellow, Following fo
 
     /** What time is multiplied with from one pack to another, as far as it is to follow. */
     public double timeFactor(FilterPack from, FilterPack to) {
-        return Math.pow(10, following.share * log(from, to));
+        return timeFactor(from, to, 0);
+    }
+
+    /**
+     * The same where something else comes into the light too.
+     *
+     * @param moreDensity of that, such as of the surfaces of gels
+     */
+    public double timeFactor(FilterPack from, FilterPack to, double moreDensity) {
+        return Math.pow(10, following.share * (log(from, to) + moreDensity));
     }
 
     /** How many stops lighter the print is when the time has followed as far as it is to: 0 where it follows wholly. */

@@ -8,6 +8,8 @@ import keyslate.core.colour.ColourBalance;
 import keyslate.core.colour.ColourFilm;
 import keyslate.core.colour.ColourPaper;
 import keyslate.core.colour.FilterSet;
+import keyslate.core.colour.GelPack;
+import keyslate.core.colour.GelPack.Gel;
 import keyslate.core.colour.Hue;
 import keyslate.core.colour.Layers;
 import keyslate.core.colour.NeutralRemoval;
@@ -40,27 +42,56 @@ public final class Colour implements Medium {
     private static final double VIEWING_FACTOR = 0.5;
 
     private static final double USUAL_KELVIN = 3200;
+    private static final double HALF = 0.5;
     /** As far apart as an eye tells at once. */
     private static final double STEP_BESIDE = 10;
 
     private final FilterSet filters;
     private final PackTimes times;
+    /** Those that a pack is made of; empty where there are dials. */
+    private final List<Gel> gels;
+
     private final PrintModel model = new ColourModel();
     private final StandInPaper standIn = StandIns.colour();
 
     /** Through filters of a kind, on a head whose factors are not known. */
     public Colour(FilterSet filters) {
-        this(filters, PackTimes.USUAL);
+        this(filters, PackTimes.USUAL, List.of());
     }
 
-    private Colour(FilterSet filters, PackTimes times) {
+    private Colour(FilterSet filters, PackTimes times, List<Gel> gels) {
         this.filters = filters;
         this.times = times;
+        this.gels = List.copyOf(gels);
     }
 
-    /** The same on a head of which this is known. */
-    public Colour on(PackTimes head) {
-        return new Colour(filters, head);
+    /**
+     * The same on a head of which this is known.
+     *
+     * @param made the gels that its packs are made of; empty where it has dials
+     */
+    public Colour on(PackTimes head, List<Gel> made) {
+        return new Colour(filters, head, made);
+    }
+
+    /** The gels that a pack is made of, the fewest that come as near as any (COL-33); none where the head has dials. */
+    public Optional<GelPack> gels(FilterPack pack) {
+        return gels.isEmpty() ? Optional.empty() : Optional.of(GelPack.of(pack, gels));
+    }
+
+    /** Whether its packs are made as on a head of which this is known. */
+    public boolean isOn(PackTimes head, List<Gel> made) {
+        return times.equals(head) && gels.equals(made);
+    }
+
+    /** What can be set for a pack: whole points, or what the gels make. */
+    public FilterPack settable(FilterPack pack) {
+        return gels(pack)
+                .map(GelPack::pack)
+                .orElseGet(() -> FilterPack.of(
+                        Math.floor(pack.inCyan() + HALF),
+                        Math.floor(pack.inMagenta() + HALF),
+                        Math.floor(pack.inYellow() + HALF)));
     }
 
     /** How time follows a pack on its head. */
@@ -112,10 +143,23 @@ public final class Colour implements Medium {
         return base.main();
     }
 
-    /** COL-35, as far as the time is to follow. */
+    /** COL-35, as far as the time is to follow; with the surfaces of gels. */
     @Override
     public double timeFactor(Light from, Light to) {
-        return times.timeFactor(from.toPack(), to.toPack());
+        return timeFactor(times, from, to);
+    }
+
+    private double timeFactor(PackTimes by, Light from, Light to) {
+        FilterPack before = from.toPack();
+        FilterPack now = to.toPack();
+        double surfaces =
+                gels(now).flatMap(g -> gels(before).map(g::surfaceDensity)).orElse(0.0);
+        return by.timeFactor(before, now, surfaces);
+    }
+
+    /** COL-35 whatever the time is to do: the factor that would keep the print as dark. */
+    public double asDark(Light from, Light to) {
+        return timeFactor(times.following(PackTimes.Following.ON), from, to);
     }
 
     @Override
@@ -154,8 +198,7 @@ public final class Colour implements Medium {
         FilterPack pack = raw.inMagenta() < 0 || raw.inYellow() < 0
                 ? NeutralRemoval.of(raw).pack()
                 : FilterPack.of(raw.inCyan(), raw.inMagenta(), raw.inYellow());
-        return Light.dials(
-                FilterPack.of(Math.rint(pack.inCyan()), Math.rint(pack.inMagenta()), Math.rint(pack.inYellow())));
+        return Light.dials(settable(pack));
     }
 
     /** The dyes of each small part of a frame (COL-21), each layer by its own curve (COL-12). */

@@ -18,4 +18,13 @@ public final class HeadAsked {
             @Nullable Follows follows,
             @Nullable String lines,
             @Nullable Boolean keep) {}
+
+    /**
+     * The gels that packs are made of.
+     *
+     * @param lines one for each colour, "M 5 10 20 40"; one each of 5, 10, 20 and 40 when left out
+     * @param keep whether they are to count from now on
+     */
+    public record GelsAsked(
+            @Nullable String lines, @Nullable Boolean keep) {}
 }

@@ -1,6 +1,7 @@
 package keyslate.server.calibration;
 
 import keyslate.server.calibration.CalibrationViews.CalibrationView;
+import keyslate.server.calibration.HeadAsked.GelsAsked;
 import keyslate.server.calibration.HeadAsked.PackTimesAsked;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -20,5 +21,11 @@ class HeadCalibrationController {
     @PostMapping("/api/stores/enlargers/{id}/pack-times")
     CalibrationView packTimes(@PathVariable String id, @RequestBody PackTimesAsked asked) {
         return heads.packTimes(id, asked);
+    }
+
+    /** The gels that packs are made of, where there are no dials. */
+    @PostMapping("/api/stores/enlargers/{id}/gels")
+    CalibrationView gels(@PathVariable String id, @RequestBody GelsAsked asked) {
+        return heads.gels(id, asked);
     }
 }

@@ -1,9 +1,12 @@
 package keyslate.server.calibration;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import keyslate.core.colour.GelPack;
+import keyslate.core.colour.GelPack.Gel;
 import keyslate.core.colour.Layers;
 import keyslate.core.colour.PackTimes;
 import keyslate.core.colour.PackTimes.Following;
@@ -14,6 +17,7 @@ import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterPack;
 import keyslate.server.calibration.CalibrationViews.CalibrationView;
+import keyslate.server.calibration.HeadAsked.GelsAsked;
 import keyslate.server.calibration.HeadAsked.PackTimesAsked;
 import keyslate.server.calibration.Keeping.Found;
 import keyslate.server.rig.Constants.Name;
@@ -24,6 +28,7 @@ import keyslate.store.bench.Constant;
 import keyslate.store.bench.ConstantRepository;
 import keyslate.store.bench.Enlarger;
 import keyslate.store.bench.StoresRepository;
+import keyslate.store.json.StoredConstant;
 import org.springframework.stereotype.Service;
 
 /** What is said and read of a head for colour. */
@@ -84,6 +89,43 @@ class HeadCalibrationService {
                 headline(told.times()),
                 why,
                 List.of());
+    }
+
+    CalibrationView gels(String enlargerId, GelsAsked asked) {
+        Enlarger enlarger = stores.enlarger(enlargerId).orElseThrow(NotFoundException.of("enlarger"));
+        FieldErrors errors = new FieldErrors();
+        List<String> lines = TypedLines.of(asked.lines());
+        List<Gel> set = lines.isEmpty() ? GelPack.usualSet() : errors.check("/lines", List.of(), () -> gels(lines));
+        errors.throwIfAny();
+        StoredConstant value = PackConstants.ofGels(set);
+        errors.check("/lines", List.of(), () -> PackConstants.gels(value));
+        errors.throwIfAny();
+        return keeping.kept(
+                new Found(enlarger.id(), "", Name.GELS, Constant.ENTERED, value, asked),
+                asked.keep(),
+                "Packs are made of " + set.size() + (set.size() == 1 ? " gel." : " gels."),
+                List.of(
+                        "The fewest that come as near as any make a pack (COL-33); what they make is what is advised.",
+                        "Each costs 0.12 stop by its two surfaces, and time follows that too (COL-04). Clean ones, above the negative, lie flat."),
+                List.of());
+    }
+
+    private static List<Gel> gels(List<String> lines) {
+        List<Gel> gels = new ArrayList<>();
+        for (int i = 0; i < lines.size(); i++) {
+            int number = i + 1;
+            String[] words = lines.get(i).split("[\\s,;]+");
+            GelPack.Colour colour = Arrays.stream(GelPack.Colour.values())
+                    .filter(c -> c.name().startsWith(words[0].toUpperCase(Locale.ROOT)))
+                    .findFirst()
+                    .orElseThrow(() -> Check.infeasible(
+                            "lines",
+                            "line " + number + " begins with the colour: C, M or Y, then its gels: M 5 10 20 40"));
+            for (String points : List.of(words).subList(1, words.length)) {
+                gels.add(new Gel(colour, TypedLines.number(points, number)));
+            }
+        }
+        return gels;
     }
 
     private static String headline(PackTimes times) {

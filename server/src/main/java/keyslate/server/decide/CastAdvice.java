@@ -35,7 +35,6 @@ final class CastAdvice {
     static final double STRONG_POINTS = 15;
 
     private static final double DENSITY_FIRST_STOPS = 0.25;
-    private static final double WHOLE_POINT = 0.5;
     /** A change of less than half a point cannot be set. */
     private static final double SAME_POINTS = 0.5;
 
@@ -55,7 +54,7 @@ final class CastAdvice {
         Estimate estimate = CastEvidence.weighed(all, List.of());
         ExposureTime same = sheet.carried(sheet.time()).plus(Stops.of(told.densityStops()));
         boolean densityFirst = told.strongest() < STRONG_POINTS && Math.abs(told.densityStops()) > DENSITY_FIRST_STOPS;
-        Light light = densityFirst ? sheet.before().light() : Light.dials(whole(estimate.pack()));
+        Light light = densityFirst ? sheet.before().light() : Light.dials(settable(sheet, estimate.pack()));
         double factor =
                 sheet.onItsPaper().medium().core().timeFactor(sheet.before().light(), light);
         ExposureTime time = same.times(factor);
@@ -71,12 +70,9 @@ final class CastAdvice {
                 null);
     }
 
-    /** What can be set: whole points. */
-    private static FilterPack whole(FilterPack pack) {
-        return FilterPack.of(
-                Math.floor(pack.inCyan() + WHOLE_POINT),
-                Math.floor(pack.inMagenta() + WHOLE_POINT),
-                Math.floor(pack.inYellow() + WHOLE_POINT));
+    /** What can be set: whole points, or what the gels of the head make. */
+    private static FilterPack settable(Hung sheet, FilterPack pack) {
+        return sheet.onItsPaper().medium().core() instanceof Colour colour ? colour.settable(pack) : pack;
     }
 
     private record Words(String headline, String why) {}

@@ -36,11 +36,13 @@ class ColourAdviser implements Adviser {
         return Readings.seen(marks, null, marks.rightAt(), null);
     }
 
-    /** What all readings of the slate say together, through the pack that stands. */
+    /** What all readings of the slate say together, through the pack that stands; what earlier packs cost counts, even where the time is not to follow. */
     private static SlateEvidence.Estimate read(Hung strip, Evidence evidence) {
         Light now = strip.now().light();
-        PackedLights lights =
-                new PackedLights(now, (from, to) -> strip.now().medium().core().timeFactor(from, to));
+        PackedLights.Factor factor = strip.now().medium().core() instanceof Colour colour
+                ? colour::asDark
+                : strip.now().medium().core()::timeFactor;
+        PackedLights lights = new PackedLights(now, factor);
         return SlateEvidence.of(evidence.all(), lights, strip.now().knownLag().limit(), now)
                 .time(Tone.MIDDLE, now)
                 .orElseThrow();

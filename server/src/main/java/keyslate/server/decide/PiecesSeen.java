@@ -65,6 +65,10 @@ final class PiecesSeen {
             errors.add("/cast/way", "E_INFEASIBLE", "This sheet has no pieces of different packs.");
             return List.of();
         }
+        if (numbers.size() > pieces.size()) {
+            errors.add(at, "E_RANGE", "There are " + pieces.size() + " pieces.");
+            return List.of();
+        }
         List<OnPaper> chosen = new ArrayList<>();
         for (Integer number : numbers) {
             if (number == null || number < 1 || number > pieces.size()) {

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import keyslate.core.calibration.ColumnScale;
+import keyslate.core.colour.GelPack.Gel;
 import keyslate.core.colour.Layers;
 import keyslate.core.colour.PackTimes;
 import keyslate.core.contrast.FilterTable;
@@ -73,6 +74,8 @@ public record Constants(List<StoodConstant> found) {
         HEAD_TABLE,
         /** How time follows the pack of a head: factors of cyan, magenta and yellow, and how much of that is followed. */
         PACK_TIMES,
+        /** The gels that packs are made of, in place of dials. */
+        GELS,
         /** Stops more light that a paper needs than another box of it. */
         BATCH_SPEED,
         /** What the tests of all slates told of filters and lag; never kept by itself, it goes along with a sheet. */
@@ -142,6 +145,7 @@ public record Constants(List<StoodConstant> found) {
             }
             case HEAD_TABLE -> FilterConstants.head(value);
             case PACK_TIMES -> PackConstants.times(value);
+            case GELS -> PackConstants.gels(value);
             case GUESSES -> Check.notNegative("miss", number(c).figure(), "stops");
             case BATCH_SPEED -> Check.within("speed", number(c).figure(), -MOST_OFFSET, MOST_OFFSET, "stops");
         }
@@ -230,6 +234,13 @@ public record Constants(List<StoodConstant> found) {
     /** How well its factors are known, 95 %; none where they are the usual ones. */
     public Optional<Layers> packTimesLimits(String enlargerId) {
         return find(enlargerId, "", Name.PACK_TIMES).map(c -> PackConstants.limits(c.value()));
+    }
+
+    /** The gels that packs are made of on an enlarger; empty where it has dials. */
+    public List<Gel> gels(String enlargerId) {
+        return find(enlargerId, "", Name.GELS)
+                .map(c -> PackConstants.gels(c.value()))
+                .orElse(List.of());
     }
 
     /** Where they come from. */

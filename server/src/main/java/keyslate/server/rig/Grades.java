@@ -3,11 +3,13 @@ package keyslate.server.rig;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
+import keyslate.core.colour.GelPack;
 import keyslate.core.contrast.FilterTable;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.PaperGrades;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.light.Light;
+import keyslate.core.medium.Colour;
 import keyslate.core.medium.Monochrome;
 import keyslate.core.quantity.Stops;
 import keyslate.core.reading.GradedLights;
@@ -43,8 +45,11 @@ public final class Grades {
                 .orElseGet(() -> GradedLights.usual(paper(rig)));
     }
 
-    /** What the dials of a rig's head stand at for a light, such as "magenta 31"; none where grades are made by filters. */
+    /** What the dials of a rig's head stand at for a light, such as "magenta 31", or the gels of a pack; none where grades are made by filters, or a pack by dials. */
     public static Optional<String> dials(Rig rig, Light light) {
+        if (rig.medium().core() instanceof Colour colour && !light.points().isEmpty()) {
+            return colour.gels(light.toPack()).map(g -> gels(g, light));
+        }
         if (!(rig.medium().core() instanceof Monochrome) || rig.paper().hasOneGrade()) {
             return Optional.empty();
         }
@@ -59,6 +64,12 @@ public final class Grades {
                             Stream.of(yellow, magenta).filter(t -> !t.isEmpty()).toList());
                     return both.isEmpty() ? "dials at 0" : both;
                 });
+    }
+
+    /** The gels of a pack; where they make another one only nearly, which. */
+    private static String gels(GelPack gels, Light light) {
+        Light made = Light.dials(gels.pack());
+        return gels.words() + (made.equals(light) ? "" : ", which make " + made.notation());
     }
 
     /** A light as it is set: with its dials, where grades are made by them. */

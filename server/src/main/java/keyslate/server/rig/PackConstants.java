@@ -1,6 +1,9 @@
 package keyslate.server.rig;
 
 import java.util.List;
+import java.util.Locale;
+import keyslate.core.colour.GelPack;
+import keyslate.core.colour.GelPack.Gel;
 import keyslate.core.colour.Layers;
 import keyslate.core.colour.PackTimes;
 import keyslate.core.colour.PackTimes.Following;
@@ -41,6 +44,40 @@ public final class PackConstants {
         }
         return new PackTimes(
                 places.get(0).value(), places.get(1).value(), places.get(2).value(), Following.values()[following]);
+    }
+
+    /** The gels that packs are made of. */
+    public static StoredConstant ofGels(List<Gel> gels) {
+        return new StoredConstant(
+                null,
+                null,
+                null,
+                gels.stream()
+                        .map(g -> new Place(g.colour().name().toLowerCase(Locale.ROOT), g.points(), 0))
+                        .toList(),
+                null);
+    }
+
+    /**
+     * What was kept of them.
+     *
+     * @throws QuantityException when it is no set of gels
+     */
+    public static List<Gel> gels(StoredConstant value) {
+        List<Place> places = value.places() == null ? List.of() : value.places();
+        if (places.isEmpty()
+                || places.size() > GelPack.MOST_GELS
+                || !places.stream().allMatch(PackConstants::isGel)) {
+            throw new QuantityException(
+                    QuantityException.Kind.WRONG_SHAPE, "constant", "a set has 1 to " + GelPack.MOST_GELS + " gels");
+        }
+        return places.stream()
+                .map(p -> new Gel(GelPack.Colour.valueOf(p.at().toUpperCase(Locale.ROOT)), p.value()))
+                .toList();
+    }
+
+    private static boolean isGel(Place place) {
+        return FILTERS.contains(place.at());
     }
 
     /** Their limits. */

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import keyslate.core.colour.GelPack;
 import keyslate.core.colour.Layers;
 import keyslate.core.colour.PackTimes;
 import keyslate.core.contrast.GradeScale;
@@ -29,6 +30,7 @@ import org.jspecify.annotations.Nullable;
 /** Constants in words: what, how much, how surely, from what. */
 public final class ConstantViews {
     private static final String DEFAULT = "default";
+    private static final String GELS = "Packs are made of gels";
     private static final String PACK_TIMES = "Time follows the pack by";
     private static final String ALIGNED = "Board against head, facing sides differ by";
 
@@ -68,6 +70,10 @@ public final class ConstantViews {
                         factors(PackTimes.USUAL),
                         "± " + hundredths(PackTimes.USUAL_LIMIT),
                         null)));
+        views.add(find(found, e.id(), Name.GELS, "")
+                .map(ConstantViews::view)
+                .orElseGet(
+                        () -> byDefault(Name.GELS, GELS, e.dials() ? "no, by its dials" : "none entered", null, null)));
         for (Lens lens : lenses) {
             String label = "Column scale, " + lens.name();
             views.add(find(found, e.id(), Name.COLUMN, lens.id())
@@ -252,6 +258,7 @@ public final class ConstantViews {
                         "± " + Show.number(c.value().limit()) + " mm");
             case FILTERS, LEARNED, GUESSES -> FilterViews.of(c);
             case HEAD_TABLE -> FilterViews.head(c);
+            case GELS -> found(c, GELS, gels(PackConstants.gels(c.value())), null);
             case PACK_TIMES -> {
                 PackTimes times = PackConstants.times(c.value());
                 Layers limits = PackConstants.limits(c.value());
@@ -285,6 +292,17 @@ public final class ConstantViews {
                 c.foundAt(),
                 c.id(),
                 c.lensId().isEmpty() ? null : c.lensId());
+    }
+
+    /** "magenta 5, 10, 20, 40", colour by colour. */
+    private static String gels(List<GelPack.Gel> gels) {
+        return Stream.of(GelPack.Colour.values())
+                .map(colour -> gels.stream()
+                        .filter(g -> g.colour() == colour)
+                        .map(g -> Show.number(g.points()))
+                        .collect(Collectors.joining(", ", colour.name().toLowerCase(Locale.ROOT) + " ", "")))
+                .filter(words -> !words.endsWith(" "))
+                .collect(Collectors.joining("; "));
     }
 
     private static String factors(PackTimes times) {

@@ -57,9 +57,8 @@ final class PiecesKind extends TestKind<PiecesPlan> {
         Holders.of(stores).drum().ifPresent(drum -> notes.add(loads(drum, plan.pieces())));
         Double price = rig.paper().sheetPrice();
         if (price != null) {
-            notes.add(
-                    Show.number(Math.ceil(lie.paperShare())) + (lie.paperShare() > 1 ? " sheets, " : " sheet at most, ")
-                            + String.format(Locale.ROOT, "%.2f", price * lie.paperShare()) + " of paper.");
+            notes.add(String.format(
+                    Locale.ROOT, "Paper for it: %.2f, by the price of a sheet.", price * lie.paperShare()));
         }
         return notes;
     }

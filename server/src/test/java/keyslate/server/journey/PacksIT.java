@@ -37,9 +37,7 @@ class PacksIT extends JourneyTest {
                 .press("Enter");
         assertThat(printer.verdict()).containsText("The print turns");
         printer.presses("Start over");
-        printer.presses("Take one with the practice phone");
-        printer.presses("Hang this picture");
-        assertThat(page.getByRole(AriaRole.DIALOG)).not().isVisible();
+        handsInAPicture(printer);
         keys.press("i");
         assertThat(printer.verdict()).containsText("Say which spot is to be neutral.");
         page.waitForFunction("() => document.querySelector('.spot-picture img')?.naturalWidth > 0");
@@ -69,9 +67,12 @@ class PacksIT extends JourneyTest {
         keys.press(" ");
         page.waitForURL("**/judge?**");
         printer.goesTo("Colour");
-        printer.presses("Take one with the practice phone");
-        printer.presses("Hang this picture");
-        assertThat(page.getByRole(AriaRole.DIALOG)).not().isVisible();
+        assertThat(printer.verdict()).containsText("Find the filter that makes grey grey.");
+        keys.press("ArrowRight");
+        keys.press("+");
+        keys.press("+");
+        assertThat(printer.verdict()).containsText("greener");
+        handsInAPicture(printer);
         keys.press("i");
         Locator spot = page.getByRole(
                 AriaRole.BUTTON, new Page.GetByRoleOptions().setName("The neutral spot; arrow keys move it"));
@@ -81,6 +82,12 @@ class PacksIT extends JourneyTest {
         assertThat(page.getByText("Beside it")).not().isVisible();
         page.waitForResponse(answer -> answer.url().endsWith("/casts"), () -> printer.presses("Set 0/"));
         assertThat(page.getByText("On record:")).isVisible();
+    }
+
+    private static void handsInAPicture(Printer printer) {
+        printer.presses("Take one with the practice phone");
+        printer.presses("Hang this picture");
+        assertThat(printer.page().getByRole(AriaRole.DIALOG)).not().isVisible();
     }
 
     @Test
@@ -107,5 +114,39 @@ class PacksIT extends JourneyTest {
         }
         assertThat(page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("All")))
                 .isChecked();
+    }
+
+    /** The gels that exist are entered at Stores; a pack is then said as the fewest of them, and taken back it is dials again. */
+    @Test
+    void aPackIsMadeOfGels() {
+        Printer printer = printer();
+        Page page = printer.page();
+        String slate = printer.startsSlate("11", "Of gels", "");
+        printer.enters("Pack, C/M/Y", "0/55/40");
+        assertThat(page.getByText("to 0/55/40")).isVisible();
+        String enlarger = (String) page.evaluate(
+                "async path => (await (await fetch('/api' + path)).json()).standing.setup.enlargerId",
+                slate.replaceFirst(".*(/slates/)", "$1"));
+        printer.opens("/stores/enlargers/" + enlarger + "/measure/GELS");
+        Locator lines = page.getByLabel("The gels that exist");
+        lines.fill("M 5 10 twenty");
+        assertThat(page.getByText("“twenty” in line 1 is no number").first()).isVisible();
+        lines.fill("M 5 10 20 40\nY 5 10 20 40");
+        assertThat(printer.verdict()).containsText("Packs are made of 8 gels.");
+        try {
+            printer.presses("Keep it");
+            page.waitForURL("**/stores?**");
+            assertThat(page.getByText("magenta 5, 10, 20, 40; yellow 5, 10, 20, 40"))
+                    .isVisible();
+            printer.opens(slate + "/setup");
+            assertThat(page.getByText("magenta 40 + 10 + 5, yellow 40").first()).isVisible();
+        } finally {
+            printer.opens("/stores?thing=" + enlarger);
+            page.locator(".constant")
+                    .filter(new Locator.FilterOptions().setHasText("Packs are made of gels"))
+                    .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take back"))
+                    .click();
+        }
+        assertThat(page.getByText("no, by its dials")).isVisible();
     }
 }

@@ -50,6 +50,20 @@ class PackTimesHttpTest extends OnATestSlate {
         return found;
     }
 
+    /** What a print says that is right through green 8 of a kit that says the correction. */
+    private JsonNode rightThroughGreenEight() {
+        JsonNode print = expose(slate, "PRINT");
+        return ok(http().post(
+                        "/api/sheets/" + print.get("id").asString() + "/casts/proposal",
+                        Map.of(
+                                "way",
+                                "VIEWING_FILTER",
+                                "factor",
+                                1,
+                                "looks",
+                                List.of(Map.of("filters", List.of(Map.of("hue", "G", "points", 8)))))));
+    }
+
     /** Scenario 13. */
     @Test
     void greyIsTakenOutAndThePrintStaysAsItIs() {
@@ -96,16 +110,7 @@ class PackTimesHttpTest extends OnATestSlate {
         assertThat(base().get("seconds").asDouble()).isCloseTo(14 * Math.pow(10, 0.025), within(1e-6));
         keep("OFF", "");
         stands("0/48/58", 14);
-        JsonNode sheets = exposeAndHang(begin(slate, "PRINT")).get("sheets");
-        JsonNode verdict = ok(http().post(
-                        "/api/sheets/" + sheets.get(sheets.size() - 1).get("id").asString() + "/casts/proposal",
-                        Map.of(
-                                "way",
-                                "VIEWING_FILTER",
-                                "factor",
-                                1,
-                                "looks",
-                                List.of(Map.of("filters", List.of(Map.of("hue", "G", "points", 8)))))));
+        JsonNode verdict = rightThroughGreenEight();
         assertThat(verdict.get("seconds").asDouble()).isEqualTo(14);
         assertThat(verdict.get("why").asString()).contains("The time stays, as you have it: density may move");
         assertThat(verdict.get("restsOn").toString()).contains("C 0.30, M 0.50, Y 0.20, entered");
@@ -121,6 +126,34 @@ class PackTimesHttpTest extends OnATestSlate {
         for (String bad :
                 List.of("0/48/58 14 = 0/49/58 15", "0/48/58 14", "0.3, 0.6", "x/y/z 3 = 0/1/2 4", "0.3; zwei; 1")) {
             Answer refused = said("ON", bad);
+            assertThat(refused.status()).as(bad).isEqualTo(422);
+            assertThat(refused.text()).as(bad).contains("/lines");
+        }
+    }
+
+    /** Where packs are made of gels, they are what the gels make, and time follows their surfaces too. */
+    @Test
+    void packsAreMadeOfTheGelsThatExist() {
+        stands("0/50/40", 12);
+        JsonNode found = ok(http().post("/api/stores/enlargers/" + colour + "/gels", Map.of("keep", true)));
+        kept.add(found.get("keptId").asString());
+        assertThat(found.get("constant").get("text").asString()).contains("magenta 40, 20, 10, 5");
+        assertThat(base().get("dials").asString()).isEqualTo("magenta 40 + 10, yellow 40");
+        ok(http().edit(slate, "base/light", "0/53/40"));
+        assertThat(base().get("dials").asString()).isEqualTo("magenta 40 + 10 + 5, yellow 40, which make 0/55/40");
+        stands("0/50/40", 12);
+        ok(http().edit(slate, "base/light", "0/60/40"));
+        // As many gels as before: the points alone.
+        assertThat(base().get("seconds").asDouble()).isCloseTo(12 * Math.pow(10, 0.06), within(1e-6));
+        stands("0/50/40", 12);
+        ok(http().edit(slate, "base/light", "0/65/40"));
+        assertThat(base().get("seconds").asDouble()).isCloseTo(12 * Math.pow(10, 0.09 + 0.035), within(1e-6));
+        stands("0/50/40", 12);
+        JsonNode verdict = rightThroughGreenEight();
+        assertThat(verdict.get("light").get("points").get(1).asDouble() % 5).isZero();
+        for (String bad : List.of("Q 5", "M 5 ten", "M", "M 900")) {
+            Answer refused =
+                    http().post("/api/stores/enlargers/" + colour + "/gels", Map.of("lines", bad, "keep", true));
             assertThat(refused.status()).as(bad).isEqualTo(422);
             assertThat(refused.text()).as(bad).contains("/lines");
         }
