@@ -2,7 +2,7 @@ package keyslate.core.colour;
 
 import java.util.List;
 import keyslate.core.colour.PackTimes.Following;
-import keyslate.core.numeric.Linear3;
+import keyslate.core.numeric.LeastSquares;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterPack;
@@ -55,32 +55,25 @@ public final class PackTimesFit {
     /** From 1 to 40 pairs. */
     public static Found of(List<Pair> pairs, Following following) {
         Check.count("pairs", pairs.size(), 1, MOST_PAIRS);
-        double known = 1 / square(PackTimes.USUAL_LIMIT / 2);
-        double told = 1 / square(POINTS * Math.log10(ALIKE.toFactor()) / 2);
+        double known = PackTimes.USUAL_LIMIT / 2;
+        double told = POINTS * Math.log10(ALIKE.toFactor()) / 2;
         PackTimes usual = PackTimes.USUAL;
-        double[][] m = {{known, 0, 0}, {0, known, 0}, {0, 0, known}};
-        double[] b = {known * usual.cyan(), known * usual.magenta(), known * usual.yellow()};
+        LeastSquares rows = new LeastSquares(3);
+        rows.add(new double[] {1, 0, 0}, usual.cyan(), known);
+        rows.add(new double[] {0, 1, 0}, usual.magenta(), known);
+        rows.add(new double[] {0, 0, 1}, usual.yellow(), known);
         for (Pair pair : pairs) {
-            double[] x = pair.points();
-            for (int i = 0; i < 3; i++) {
-                b[i] += told * x[i] * pair.log();
-                for (int j = 0; j < 3; j++) {
-                    m[i][j] += told * x[i] * x[j];
-                }
-            }
+            rows.add(pair.points(), pair.log(), told);
         }
-        double[] k = Linear3.solve(m, b);
-        return new Found(new PackTimes(k[0], k[1], k[2], following), new Layers(limit(m, 0), limit(m, 1), limit(m, 2)));
+        LeastSquares.Solution solution = rows.solve();
+        double[] k = solution.figures();
+        double[][] covariance = solution.covariance();
+        return new Found(
+                new PackTimes(k[0], k[1], k[2], following),
+                new Layers(limit(covariance[0][0]), limit(covariance[1][1]), limit(covariance[2][2])));
     }
 
-    /** Twice the root of a variance on the diagonal of the inverse. */
-    private static double limit(double[][] m, int i) {
-        double[] unit = new double[3];
-        unit[i] = 1;
-        return 2 * Math.sqrt(Linear3.solve(m, unit)[i]);
-    }
-
-    private static double square(double x) {
-        return x * x;
+    private static double limit(double variance) {
+        return 2 * Math.sqrt(variance);
     }
 }

@@ -84,14 +84,15 @@ public final class Colour implements Medium {
         return times.equals(head) && gels.equals(made);
     }
 
-    /** What can be set for a pack: whole points, or what the gels make. */
-    public FilterPack settable(FilterPack pack) {
-        return gels(pack)
+    @Override
+    public Light settable(Light light) {
+        FilterPack pack = light.toPack();
+        return Light.dials(gels(pack)
                 .map(GelPack::pack)
                 .orElseGet(() -> FilterPack.of(
                         Math.floor(pack.inCyan() + HALF),
                         Math.floor(pack.inMagenta() + HALF),
-                        Math.floor(pack.inYellow() + HALF)));
+                        Math.floor(pack.inYellow() + HALF))));
     }
 
     /** How time follows a pack on its head. */
@@ -198,7 +199,7 @@ public final class Colour implements Medium {
         FilterPack pack = raw.inMagenta() < 0 || raw.inYellow() < 0
                 ? NeutralRemoval.of(raw).pack()
                 : FilterPack.of(raw.inCyan(), raw.inMagenta(), raw.inYellow());
-        return Light.dials(settable(pack));
+        return settable(Light.dials(pack));
     }
 
     /** The dyes of each small part of a frame (COL-21), each layer by its own curve (COL-12). */

@@ -61,6 +61,11 @@ public interface Medium {
     /** The light between two, {@code weight} of the way from one to the other: the pack between them to whole points, or the nearest filter. */
     Light between(Light one, Light other, double weight);
 
+    /** The nearest light that can be set under its head: whole points of a pack, or what gels make; itself in monochrome. */
+    default Light settable(Light light) {
+        return light;
+    }
+
     /** A light with so much more or less of its filters, to whole points; the same in monochrome. */
     Light shifted(Light light, FilterShift points);
 

@@ -3,6 +3,7 @@ package keyslate.core.test;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -67,8 +68,13 @@ public record PacksAround(Kind kind, double step, int rings, boolean mixtures, O
         return count(kind, rings, mixtures, companion);
     }
 
-    /** The pieces about a pack, the one in the middle first. */
-    public List<Piece> pieces(FilterPack standing) {
+    /**
+     * The pieces about a pack, the one in the middle first.
+     *
+     * @param settable the nearest light to one that the head can be set to
+     * @throws keyslate.core.quantity.QuantityException where it makes two of them alike
+     */
+    public List<Piece> pieces(FilterPack standing, UnaryOperator<Light> settable) {
         FilterPack middle = moved(standing, 0, 0);
         List<FilterPack> packs = switch (kind) {
             case RING -> ring(middle);
@@ -76,10 +82,13 @@ public record PacksAround(Kind kind, double step, int rings, boolean mixtures, O
             case LADDER -> steps().mapToObj(s -> moved(middle, s, s)).toList();
         };
         List<Piece> pieces = new ArrayList<>(Stream.concat(Stream.of(middle), packs.stream())
-                .map(PacksAround::whole)
+                .map(p -> settable.apply(Light.dials(whole(p))))
                 .distinct()
-                .map(p -> new Piece(Light.dials(p), Stops.ZERO))
+                .map(light -> new Piece(light, Stops.ZERO))
                 .toList());
+        if (pieces.size() < count() - (companion.isPresent() ? 2 : 0)) {
+            throw Check.infeasible("step", "this head makes some of these packs alike; take a larger step");
+        }
         companion.ifPresent(by -> {
             Light light = pieces.get(0).light();
             pieces.add(new Piece(light, by.negated()));

@@ -56,8 +56,8 @@ public record PiecesPlan(
     }
 
     /** What each piece gets where they differ in light; empty where they differ in time alone. */
-    public List<PacksAround.Piece> byLight(Light standing) {
-        return around.map(a -> a.pieces(standing.toPack()))
+    public List<PacksAround.Piece> byLight(TestRig rig) {
+        return around.map(a -> a.pieces(rig.light().toPack(), rig.settable()))
                 .orElseGet(() -> lights.stream()
                         .map(l -> new PacksAround.Piece(l, Stops.ZERO))
                         .toList());

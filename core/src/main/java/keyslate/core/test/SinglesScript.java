@@ -43,7 +43,7 @@ final class SinglesScript {
                     .totals(base, rig.timer(), rig.lag())
                     .forEach(t -> script.single(rig.light(), t, List.of(Cue.TAKE_PIECE)));
         } else {
-            plan.byLight(rig.light())
+            plan.byLight(rig)
                     .forEach(p -> script.single(
                             p.light(), plan.asDark(base, p.light(), rig).plus(p.more()), List.of(Cue.TAKE_PIECE)));
         }

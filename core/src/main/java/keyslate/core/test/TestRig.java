@@ -2,6 +2,7 @@ package keyslate.core.test;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.exposure.LampLag;
 import keyslate.core.exposure.TimerSteps;
@@ -21,6 +22,7 @@ import keyslate.core.script.Settings;
  * @param ring the marks of the lens from the widest on, alike; empty where there is no lens
  * @param settings how light and time are changed between two exposures
  * @param carried the time of another light that keeps the print as dark as the base exposure
+ * @param settable the nearest light to one that the head can be set to
  * @param split what stands where the base has two parts; none as a rule
  */
 public record TestRig(
@@ -32,6 +34,7 @@ public record TestRig(
         LampLag lag,
         Settings settings,
         Carried carried,
+        UnaryOperator<Light> settable,
         Optional<Split> split) {
     /** How time follows the light. */
     @FunctionalInterface
@@ -61,12 +64,17 @@ public record TestRig(
             LampLag lag,
             Settings settings,
             Carried carried) {
-        this(light, opening, ring, way, timer, lag, settings, carried, Optional.empty());
+        this(light, opening, ring, way, timer, lag, settings, carried, UnaryOperator.identity(), Optional.empty());
+    }
+
+    /** The same under a head that not every light can be set on. */
+    public TestRig on(UnaryOperator<Light> head) {
+        return new TestRig(light, opening, ring, way, timer, lag, settings, carried, head, split);
     }
 
     /** The same for a base in two parts. */
     public TestRig with(Split both) {
-        return new TestRig(light, opening, ring, way, timer, lag, settings, carried, Optional.of(both));
+        return new TestRig(light, opening, ring, way, timer, lag, settings, carried, settable, Optional.of(both));
     }
 
     /** How time follows the light from the whole base, both parts where it has two. */
@@ -76,7 +84,7 @@ public record TestRig(
 
     /** The same through another light. */
     TestRig through(Light other) {
-        return new TestRig(other, opening, ring, way, timer, lag, settings, carried, split);
+        return new TestRig(other, opening, ring, way, timer, lag, settings, carried, settable, split);
     }
 
     /**

@@ -25,13 +25,13 @@ class ColourOnHeadsTest {
 
     @Test
     void dialsAreSetToWholePoints() {
-        assertThat(DIALS.settable(FilterPack.of(0, 52.4, 37.5))).isEqualTo(FilterPack.of(0, 52, 38));
+        assertThat(DIALS.settable(pack(52.4, 37.5))).isEqualTo(pack(52, 38));
         assertThat(DIALS.gels(FilterPack.of(0, 52, 38))).isEmpty();
     }
 
     @Test
     void gelsMakeTheNearestPackAndSayOfWhat() {
-        assertThat(GELS.settable(FilterPack.of(0, 52.4, 37.4))).isEqualTo(FilterPack.of(0, 50, 35));
+        assertThat(GELS.settable(pack(52.4, 37.4))).isEqualTo(pack(50, 35));
         assertThat(GELS.gels(FilterPack.of(0, 52, 33)).orElseThrow().words())
                 .isEqualTo("magenta 40 + 10, yellow 20 + 10 + 5");
         assertThat(GELS.gels(FilterPack.of(0, 0, 0)).orElseThrow().words()).isEqualTo("no gel");

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
+import keyslate.core.light.Light;
 import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.QuantityException;
 import keyslate.core.quantity.Stops;
@@ -12,6 +14,7 @@ import keyslate.core.test.PacksAround.Kind;
 import org.junit.jupiter.api.Test;
 
 class PacksAroundTest {
+    private static final UnaryOperator<Light> SAME = UnaryOperator.identity();
     private static final FilterPack CENTRE = FilterPack.of(0, 57, 43);
 
     private static PacksAround around(Kind kind, double step, int rings) {
@@ -19,7 +22,9 @@ class PacksAroundTest {
     }
 
     private static List<String> packs(PacksAround around, FilterPack centre) {
-        return around.pieces(centre).stream().map(p -> p.light().notation()).toList();
+        return around.pieces(centre, SAME).stream()
+                .map(p -> p.light().notation())
+                .toList();
     }
 
     @Test
@@ -49,7 +54,7 @@ class PacksAroundTest {
     @Test
     void nothingFallsBelowZeroNorHasGrey() {
         PacksAround ring = new PacksAround(Kind.RING, 8, 1, true, Optional.empty());
-        for (PacksAround.Piece piece : ring.pieces(FilterPack.of(0, 3, 40))) {
+        for (PacksAround.Piece piece : ring.pieces(FilterPack.of(0, 3, 40), SAME)) {
             FilterPack p = piece.light().toPack();
             assertThat(Math.min(p.inCyan(), Math.min(p.inMagenta(), p.inYellow())))
                     .isZero();
@@ -61,17 +66,30 @@ class PacksAroundTest {
     @Test
     void twoMoreMayBeLighterAndDarker() {
         PacksAround ring = new PacksAround(Kind.RING, 8, 1, false, Optional.of(Stops.of(0.25)));
-        List<PacksAround.Piece> pieces = ring.pieces(CENTRE);
+        List<PacksAround.Piece> pieces = ring.pieces(CENTRE, SAME);
         assertThat(pieces).hasSize(9).hasSize(ring.count());
         assertThat(pieces.get(7)).isEqualTo(new PacksAround.Piece(pieces.get(0).light(), Stops.of(-0.25)));
         assertThat(pieces.get(8)).isEqualTo(new PacksAround.Piece(pieces.get(0).light(), Stops.of(0.25)));
+    }
+
+    /** Gels of five make rings of five, and none of three. */
+    @Test
+    void piecesAreWhatTheHeadCanBeSetTo() {
+        UnaryOperator<Light> fives = light -> Light.dials(FilterPack.of(
+                0,
+                5 * Math.rint(light.points().get(1) / 5),
+                5 * Math.rint(light.points().get(2) / 5)));
+        assertThat(around(Kind.RING, 5, 1).pieces(CENTRE, fives)).hasSize(7);
+        assertThatThrownBy(() -> around(Kind.GRID, 2, 1).pieces(CENTRE, fives))
+                .isInstanceOf(QuantityException.class)
+                .hasMessageContaining("larger step");
     }
 
     @Test
     void countsWhatItMakes() {
         for (Kind kind : Kind.values()) {
             PacksAround around = around(kind, 5, 1);
-            assertThat(around.pieces(CENTRE)).hasSize(around.count());
+            assertThat(around.pieces(CENTRE, SAME)).hasSize(around.count());
         }
     }
 

@@ -154,7 +154,7 @@ class HeadCalibrationService {
         if (lines.isEmpty()) {
             return standing(enlarger);
         }
-        if (lines.size() == 1 && !lines.get(0).contains("=")) {
+        if (lines.size() == 1 && !lines.get(0).contains("=") && !lines.get(0).contains("/")) {
             List<String> cells = TypedLines.cells(lines.get(0));
             if (cells.size() != 3) {
                 throw Check.infeasible("lines", "factors are three, of cyan, magenta and yellow: 0.30, 0.60, 0.10");

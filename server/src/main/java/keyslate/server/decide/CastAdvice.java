@@ -54,7 +54,9 @@ final class CastAdvice {
         Estimate estimate = CastEvidence.weighed(all, List.of());
         ExposureTime same = sheet.carried(sheet.time()).plus(Stops.of(told.densityStops()));
         boolean densityFirst = told.strongest() < STRONG_POINTS && Math.abs(told.densityStops()) > DENSITY_FIRST_STOPS;
-        Light light = densityFirst ? sheet.before().light() : Light.dials(settable(sheet, estimate.pack()));
+        Light light = densityFirst
+                ? sheet.before().light()
+                : sheet.onItsPaper().medium().core().settable(Light.dials(estimate.pack()));
         double factor =
                 sheet.onItsPaper().medium().core().timeFactor(sheet.before().light(), light);
         ExposureTime time = same.times(factor);
@@ -68,11 +70,6 @@ final class CastAdvice {
                 same.inSeconds(),
                 0,
                 null);
-    }
-
-    /** What can be set: whole points, or what the gels of the head make. */
-    private static FilterPack settable(Hung sheet, FilterPack pack) {
-        return sheet.onItsPaper().medium().core() instanceof Colour colour ? colour.settable(pack) : pack;
     }
 
     private record Words(String headline, String why) {}

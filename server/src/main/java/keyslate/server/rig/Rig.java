@@ -318,14 +318,15 @@ public record Rig(
     /** What stands for a test. */
     public TestRig testRig() {
         TestRig rig = new TestRig(
-                light(),
-                aperture(),
-                ring(),
-                way(),
-                timer(),
-                lag(),
-                settings(),
-                (base, to) -> base.times(medium.core().timeFactor(light(), to)));
+                        light(),
+                        aperture(),
+                        ring(),
+                        way(),
+                        timer(),
+                        lag(),
+                        settings(),
+                        (base, to) -> base.times(medium.core().timeFactor(light(), to)))
+                .on(medium.core()::settable);
         return exposure().isSplit() ? rig.with(split()) : rig;
     }
 

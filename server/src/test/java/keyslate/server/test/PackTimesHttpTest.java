@@ -151,6 +151,20 @@ class PackTimesHttpTest extends OnATestSlate {
         stands("0/50/40", 12);
         JsonNode verdict = rightThroughGreenEight();
         assertThat(verdict.get("light").get("points").get(1).asDouble() % 5).isZero();
+        ok(http().edit(slate, "test/kind", "PIECES"));
+        ok(http().edit(slate, "test/around", Map.of("kind", "RING", "stepPoints", 10)));
+        JsonNode ring = http().slate(slate).get("standing").get("test");
+        ring.get("patches")
+                .forEach(p -> p.get("light")
+                        .get("points")
+                        .forEach(points -> assertThat(points.asDouble() % 5).isZero()));
+        ok(http().edit(slate, "test/around", Map.of("kind", "RING", "stepPoints", 2)));
+        assertThat(http().slate(slate)
+                        .get("standing")
+                        .get("test")
+                        .get("problem")
+                        .asString())
+                .contains("take a larger step");
         for (String bad : List.of("Q 5", "M 5 ten", "M", "M 900")) {
             Answer refused =
                     http().post("/api/stores/enlargers/" + colour + "/gels", Map.of("lines", bad, "keep", true));
