@@ -14,6 +14,7 @@ import { CastVerdict } from "./CastVerdict";
 import { KitQuestion, Learned } from "./KitLines";
 import { LookFields } from "./LookFields";
 import { Rose } from "./Rose";
+import { TasteLine } from "./TasteLine";
 import { type Spot, SpotPicture } from "./SpotPicture";
 import {
   BESIDES,
@@ -168,8 +169,10 @@ function Judging({
           <Rose
             sheets={hung}
             looked={sheet}
-            neutral={weighed}
-            proposed={said ? proposal.data?.light : undefined}
+            neutral={said && proposal.data ? proposal.data.colour : weighed}
+            proposed={said ? proposal.data?.verdict.light : undefined}
+            said={said && proposal.data !== undefined}
+            taste={slate.naming.taste}
             picks={pieces ? { picked: picks, onPick: pick } : undefined}
           />
         )}
@@ -225,6 +228,7 @@ function Judging({
           </div>
         )}
         <Densities value={density} onChange={setDensity} />
+        <TasteLine slate={slate} edit={edit} looked={sheet} neutral={weighed?.neutral} />
         <PackOnHead slate={slate} edit={edit} />
         {weighed && (
           <Ways<"ALL" | "ALONE">
@@ -250,7 +254,7 @@ function Judging({
           said={said}
           way={way}
           judged={last !== undefined}
-          verdict={proposal.data}
+          verdict={proposal.data?.verdict}
           problem={
             proposal.error?.message ?? (judge.error?.errors.length === 0 ? judge.error.message : undefined)
           }

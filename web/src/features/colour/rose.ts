@@ -1,4 +1,4 @@
-import type { LightView } from "../../shared/api/client";
+import type { LightView, Schemas } from "../../shared/api/client";
 
 /** A place on the rose, in points of filter from its middle: to the right and down. */
 export interface RosePlace {
@@ -10,7 +10,7 @@ const COS = Math.sqrt(3) / 2;
 const SMALLEST_REACH = 10;
 
 /** Magenta and yellow of a pack without its neutral part. */
-function chroma(light: Pick<LightView, "points">): { magenta: number; yellow: number } {
+export function chroma(light: Pick<LightView, "points">): { magenta: number; yellow: number } {
   const [cyan = 0, magenta = 0, yellow = 0] = light.points;
   return { magenta: magenta - cyan, yellow: yellow - cyan };
 }
@@ -22,6 +22,11 @@ export function placeOf(light: Pick<LightView, "points">, middle: LightView): Ro
   const magenta = a.magenta - b.magenta;
   const yellow = a.yellow - b.yellow;
   return { x: COS * yellow, y: yellow / 2 - magenta };
+}
+
+/** A place on the plane as a light of magenta and yellow; below nothing stands for cyan. */
+export function packOf(point: Schemas["PackPoint"]): Pick<LightView, "points"> {
+  return { points: [0, point.magenta, point.yellow] };
 }
 
 /** The points of a pack as it is written, "0/52/47". */
@@ -46,12 +51,12 @@ export function onePerPack<S extends { id: string; light: LightView }>(sheets: r
 
 /** The six ways a print can turn, clockwise from the top, each with what the pack does for it. */
 export const RAYS = [
-  { letter: "G", word: "greener", pack: "+M filter" },
-  { letter: "C", word: "more cyan", pack: "+M +Y filter" },
-  { letter: "B", word: "bluer", pack: "+Y filter" },
-  { letter: "M", word: "more magenta", pack: "−M filter" },
-  { letter: "R", word: "redder", pack: "−M −Y filter" },
-  { letter: "Y", word: "yellower", pack: "−Y filter" },
+  { letter: "G", word: "greener", pack: "+M filter", magenta: 1, yellow: 0 },
+  { letter: "C", word: "more cyan", pack: "+M +Y filter", magenta: 1, yellow: 1 },
+  { letter: "B", word: "bluer", pack: "+Y filter", magenta: 0, yellow: 1 },
+  { letter: "M", word: "more magenta", pack: "−M filter", magenta: -1, yellow: 0 },
+  { letter: "R", word: "redder", pack: "−M −Y filter", magenta: -1, yellow: -1 },
+  { letter: "Y", word: "yellower", pack: "−Y filter", magenta: 0, yellow: -1 },
 ] as const;
 
 /** The direction of a ray, a unit long. */

@@ -1,12 +1,5 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import {
-  type Schemas,
-  type SlateView,
-  type VerdictView,
-  api,
-  toProblem,
-  unwrap,
-} from "../../shared/api/client";
+import { type Schemas, type SlateView, api, toProblem, unwrap } from "../../shared/api/client";
 import { useSlateChange } from "../../shared/api/slate";
 
 export type Cast = Schemas["Cast"];
@@ -19,7 +12,7 @@ export interface Answer {
 
 /** What a cast leads to, with the looks before it. */
 export function useProposal(sheetId: string, cast: Cast, said: boolean, recipeId: string) {
-  return useQuery<VerdictView>({
+  return useQuery<Schemas["ColourProposal"]>({
     queryKey: ["cast", sheetId, cast, recipeId],
     enabled: said,
     placeholderData: keepPreviousData,
@@ -45,6 +38,15 @@ export function useWeighed(slate: SlateView): Schemas["ColourView"] | undefined 
     },
   });
   return weighed.data ?? undefined;
+}
+
+/** What other frames of the roll are meant to be like. */
+export function useSisterTastes(slate: SlateView): readonly Schemas["SisterTaste"][] {
+  const sisters = useQuery({
+    queryKey: ["sister-tastes", slate.id],
+    queryFn: () => unwrap(api.GET("/api/slates/{id}/sister-tastes", { params: { path: { id: slate.id } } })),
+  });
+  return sisters.data ?? [];
 }
 
 /** Takes the verdict, or something else. */

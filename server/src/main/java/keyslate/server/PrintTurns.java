@@ -1,5 +1,8 @@
 package keyslate.server;
 
+import java.util.ArrayList;
+import java.util.List;
+import keyslate.core.colour.Taste;
 import keyslate.core.quantity.FilterPack;
 
 /** What a move of the pack does to the print of a negative, in words. */
@@ -38,6 +41,30 @@ public final class PrintTurns {
             return size(Math.max(Math.abs(magenta), Math.abs(yellow))) + (magenta > 0 ? "more cyan" : "redder");
         }
         return (magenta > 0 ? "greener" : "more magenta") + " and " + (yellow > 0 ? "bluer" : "yellower");
+    }
+
+    /** How far off neutral a print is meant to be: "neutral", "5 redder", "3 greener and 2 bluer". */
+    public static String meant(Taste taste) {
+        if (taste.isNeutral()) {
+            return "neutral";
+        }
+        double magenta = taste.magenta();
+        double yellow = taste.yellow();
+        if (Math.abs(magenta - yellow) < SAME_POINTS) {
+            return points(magenta) + (magenta > 0 ? "more cyan" : "redder");
+        }
+        List<String> turns = new ArrayList<>();
+        if (Math.abs(magenta) >= SAME_POINTS) {
+            turns.add(points(magenta) + (magenta > 0 ? "greener" : "more magenta"));
+        }
+        if (Math.abs(yellow) >= SAME_POINTS) {
+            turns.add(points(yellow) + (yellow > 0 ? "bluer" : "yellower"));
+        }
+        return String.join(" and ", turns);
+    }
+
+    private static String points(double points) {
+        return Show.number(Math.abs(points)) + " ";
     }
 
     private static String size(double points) {

@@ -1,5 +1,7 @@
 package keyslate.core.colour;
 
+import keyslate.core.quantity.FilterShift;
+
 /**
  * What one point of the pack shows as by a way (COL-28): V = G·(n − p).
  *
@@ -37,6 +39,15 @@ public record KitFactors(CastWay way, Known magenta, Known magentaSide, Known ye
     /** k of COL-06 of yellow. */
     public double yellowFactor() {
         return 1 / yellow.figure();
+    }
+
+    /** How far a look of this way alone pulls the pack towards neutral: G⁻¹·V/w, points of magenta and yellow. */
+    public FilterShift pull(CastLook look) {
+        double g = look.gradient() * (magenta.figure() * yellow.figure() - magentaSide.figure() * yellowSide.figure());
+        return FilterShift.of(
+                0,
+                (yellow.figure() * look.magenta() - magentaSide.figure() * look.yellow()) / g,
+                (magenta.figure() * look.yellow() - yellowSide.figure() * look.magenta()) / g);
     }
 
     Known[] inOrder() {

@@ -28,6 +28,7 @@ import keyslate.core.colour.PackTimes;
 import keyslate.core.colour.PackTimesFit;
 import keyslate.core.colour.PiecePick;
 import keyslate.core.colour.RingAround;
+import keyslate.core.colour.Taste;
 import keyslate.core.colour.ViewingLight;
 import keyslate.core.colour.WetPrint;
 import keyslate.core.quantity.ExposureTime;
@@ -160,6 +161,11 @@ final class ColourExamples {
                                 new DyeImage.Appearance(e.at("lightness"), e.at("a"), e.at("b"), 0.75),
                                 FilterSet.DICHROIC)
                         .magenta());
+        formulas.put(
+                "COL-38",
+                e -> Taste.of(Hue.M, e.at("points"))
+                        .from(FilterPack.of(0, e.at("magenta"), e.at("magenta")))
+                        .inMagenta());
         return formulas;
     }
 

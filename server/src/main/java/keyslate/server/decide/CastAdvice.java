@@ -12,6 +12,7 @@ import keyslate.core.colour.CastLook;
 import keyslate.core.colour.CastWay;
 import keyslate.core.colour.KitFactors;
 import keyslate.core.colour.PackTimes;
+import keyslate.core.colour.Taste;
 import keyslate.core.light.Light;
 import keyslate.core.medium.Colour;
 import keyslate.core.quantity.ExposureTime;
@@ -46,17 +47,14 @@ final class CastAdvice {
 
     private CastAdvice() {}
 
-    /** The verdict on looks at a sheet, with the looks before them. */
-    static VerdictView verdict(Hung sheet, Told told, List<CastLook> before) {
-        FilterPack stood = sheet.before().light().toPack();
-        List<CastLook> all = new ArrayList<>(told.alone() ? List.of() : before);
-        all.addAll(told.at(stood));
-        Estimate estimate = CastEvidence.weighed(all, List.of());
+    /** The verdict on looks at a sheet, by all that count. */
+    static VerdictView verdict(Hung sheet, Told told, List<CastLook> all, Estimate estimate) {
+        Taste taste = taste(sheet);
         ExposureTime same = sheet.carried(sheet.time()).plus(Stops.of(told.densityStops()));
         boolean densityFirst = told.strongest() < STRONG_POINTS && Math.abs(told.densityStops()) > DENSITY_FIRST_STOPS;
         Light light = densityFirst
                 ? sheet.before().light()
-                : sheet.onItsPaper().medium().core().settable(Light.dials(estimate.pack()));
+                : sheet.onItsPaper().medium().core().settable(Light.dials(taste.from(estimate.pack())));
         double factor =
                 sheet.onItsPaper().medium().core().timeFactor(sheet.before().light(), light);
         ExposureTime time = same.times(factor);
@@ -70,6 +68,10 @@ final class CastAdvice {
                 same.inSeconds(),
                 0,
                 null);
+    }
+
+    private static Taste taste(Hung sheet) {
+        return sheet.now().recipe().naming().taste();
     }
 
     private record Words(String headline, String why) {}
@@ -88,12 +90,18 @@ final class CastAdvice {
         if (moves.isEmpty()) {
             return new Words(
                     "Keep " + light.notation() + ". Expose " + seconds + ".",
-                    "What is seen is less than a point of filter. " + agreement(all, estimate));
+                    (taste(sheet).isNeutral()
+                                    ? "What is seen is less than a point of filter. "
+                                    : "It is " + PrintTurns.meant(taste(sheet)) + " than neutral, as it is meant. ")
+                            + agreement(all, estimate));
         }
         String turns = PrintTurns.words(sheet.before().light().toPack(), light.toPack());
+        Taste taste = taste(sheet);
+        String meant = taste.isNeutral() ? "" : "It is meant " + PrintTurns.meant(taste) + " than neutral. ";
         return new Words(
                 Show.listed(moves) + ". Expose " + seconds + ".",
-                "The print turns " + turns + ". " + follows(sheet, light, factor) + " " + agreement(all, estimate));
+                meant + "The print turns " + turns + ". " + follows(sheet, light, factor) + " "
+                        + agreement(all, estimate));
     }
 
     /** What the time does, and where it does not follow wholly what becomes of the density. */
@@ -158,6 +166,10 @@ final class CastAdvice {
         long looks = looks(all);
         rests.add(looks + (looks == 1 ? " look" : " looks") + " weighed together (COL-28); neutral at "
                 + Light.dials(estimate.pack()).notation() + ".");
+        if (!taste(sheet).isNeutral()) {
+            rests.add("Meant " + PrintTurns.meant(taste(sheet)) + " than neutral, your taste (COL-38): "
+                    + Light.dials(taste(sheet).from(estimate.pack())).notation() + ".");
+        }
         if (sheet.onItsPaper().medium().core() instanceof Colour colour) {
             PackTimes times = colour.times();
             rests.add(String.format(

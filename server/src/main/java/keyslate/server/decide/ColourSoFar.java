@@ -3,6 +3,8 @@ package keyslate.server.decide;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import keyslate.core.colour.CastEvidence.Estimate;
 import keyslate.core.colour.CastEvidence.SteadyError;
 import keyslate.core.colour.CastLook;
@@ -10,9 +12,12 @@ import keyslate.core.colour.CastWay;
 import keyslate.core.colour.KitFactors;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.FilterPack;
+import keyslate.core.quantity.FilterShift;
+import keyslate.server.decide.CastLooks.Told;
 import keyslate.server.decide.DecisionViews.ColourView;
 import keyslate.server.decide.DecisionViews.KitView;
 import keyslate.server.decide.DecisionViews.LookedView;
+import keyslate.server.decide.DecisionViews.PackPoint;
 import keyslate.server.decide.DecisionViews.SteadyView;
 import keyslate.server.rig.LightView;
 import keyslate.server.rig.Rig;
@@ -55,11 +60,25 @@ final class ColourSoFar {
         return CastAdvice.together(looks).map(together -> view(together, looked(cord, now), looks));
     }
 
-    private static ColourView view(Estimate together, List<LookedView> looked, List<CastLook> looks) {
+    /** The same with looks that are not taken yet, or of those alone. */
+    static ColourView with(Hung sheet, Told told, List<CastLook> all, Estimate together) {
+        List<Looked> looked = told.alone() ? List.of() : looked(sheet.cord(), sheet.before());
+        Stream<Looked> now = looked(sheet.id(), sheet.before().light().toPack(), told);
+        return view(together, Stream.concat(looked.stream(), now).toList(), all);
+    }
+
+    /** All looks that count, these among them: at this slate's sheets on the same box of paper, the oldest first, after the pack it began with. */
+    static List<CastLook> counting(Hung sheet, Told told) {
+        List<CastLook> looks = told.alone() ? List.of() : looks(sheet.cord(), sheet.before());
+        return Stream.concat(looks.stream(), told.at(sheet.before().light().toPack()).stream())
+                .toList();
+    }
+
+    private static ColourView view(Estimate together, List<Looked> looked, List<CastLook> looks) {
         long throughKit =
                 looks.stream().filter(l -> l.way() == CastWay.VIEWING_FILTER).count();
         return new ColourView(
-                looked,
+                looked.stream().map(l -> l.view(together)).toList(),
                 LightView.of(Light.dials(together.pack())),
                 together.uncertaintyPoints(),
                 together.isSettled(),
@@ -78,22 +97,35 @@ final class ColourSoFar {
         return new SteadyView(steady.magenta(), steady.yellow(), 2 * steady.spread(), steady.isFound());
     }
 
-    private static List<LookedView> looked(List<OnCord> cord, Rig now) {
-        List<LookedView> looked = new ArrayList<>();
-        for (OnCord sheet : cord) {
-            if (samePaper(sheet, now)) {
-                for (Decision decision : casts(sheet)) {
-                    for (SeenCast cast : CastLooks.kept(decision.seen()).casts()) {
-                        looked.add(new LookedView(
-                                sheet.view().id(),
-                                sheet.view().light(),
-                                cast.magentaPoints(),
-                                cast.yellowPoints(),
-                                cast.words()));
-                    }
-                }
-            }
+    /** A look as it was said, with what is weighed. */
+    private record Looked(String sheetId, SeenCast said, CastLook look) {
+        LookedView view(Estimate together) {
+            FilterPack pack = look.pack();
+            PackPoint at = new PackPoint(pack.inMagenta() - pack.inCyan(), pack.inYellow() - pack.inCyan());
+            FilterShift pull =
+                    together.of(look.way()).map(way -> way.pull(look)).orElse(FilterShift.NONE);
+            return new LookedView(
+                    sheetId,
+                    at,
+                    new PackPoint(at.magenta() + pull.inMagenta(), at.yellow() + pull.inYellow()),
+                    said.magentaPoints(),
+                    said.yellowPoints(),
+                    said.words());
         }
-        return looked;
+    }
+
+    private static List<Looked> looked(List<OnCord> cord, Rig now) {
+        return cord.stream()
+                .filter(sheet -> samePaper(sheet, now))
+                .flatMap(sheet -> casts(sheet).stream()
+                        .flatMap(d ->
+                                looked(sheet.view().id(), sheet.rig().light().toPack(), CastLooks.kept(d.seen()))))
+                .toList();
+    }
+
+    private static Stream<Looked> looked(String sheetId, FilterPack stood, Told told) {
+        List<CastLook> looks = told.at(stood);
+        return IntStream.range(0, looks.size())
+                .mapToObj(i -> new Looked(sheetId, told.casts().get(i), looks.get(i)));
     }
 }

@@ -4,6 +4,7 @@ import java.time.Duration;
 import keyslate.server.decide.DecisionViews.Acceptance;
 import keyslate.server.decide.DecisionViews.Cast;
 import keyslate.server.decide.DecisionViews.ColourJudgement;
+import keyslate.server.decide.DecisionViews.ColourProposal;
 import keyslate.server.decide.DecisionViews.ColourView;
 import keyslate.server.decide.DecisionViews.Judgement;
 import keyslate.server.decide.DecisionViews.Marks;
@@ -66,7 +67,7 @@ class DecisionController {
 
     /** What a look at the colour would set; nothing is stored. */
     @PostMapping("/api/sheets/{id}/casts/proposal")
-    VerdictView proposeColour(@PathVariable String id, @RequestBody Cast cast) {
+    ColourProposal proposeColour(@PathVariable String id, @RequestBody Cast cast) {
         return decisions.proposeColour(id, cast);
     }
 

@@ -6,6 +6,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import keyslate.core.colour.CastEvidence;
+import keyslate.core.colour.CastEvidence.Estimate;
 import keyslate.core.colour.CastLook;
 import keyslate.server.Clocks;
 import keyslate.server.Ids;
@@ -14,6 +16,7 @@ import keyslate.server.decide.DecisionViews.Acceptance;
 import keyslate.server.decide.DecisionViews.Answer;
 import keyslate.server.decide.DecisionViews.Cast;
 import keyslate.server.decide.DecisionViews.ColourJudgement;
+import keyslate.server.decide.DecisionViews.ColourProposal;
 import keyslate.server.decide.DecisionViews.ColourView;
 import keyslate.server.decide.DecisionViews.Judgement;
 import keyslate.server.decide.DecisionViews.Marks;
@@ -114,10 +117,15 @@ public class DecisionService {
     }
 
     /** The verdict that this look leads to, with the looks before it; stores nothing. */
-    public VerdictView proposeColour(String sheetId, Cast cast) {
+    public ColourProposal proposeColour(String sheetId, Cast cast) {
         return database.inSnapshot(() -> {
             Hung sheet = colour(sheetId);
-            return CastAdvice.verdict(sheet, CastLooks.told(cast, sheet, neutral), looks(sheet));
+            CastLooks.Told told = CastLooks.told(cast, sheet, neutral);
+            List<CastLook> counting = ColourSoFar.counting(sheet, told);
+            Estimate together = CastEvidence.weighed(counting, List.of());
+            return new ColourProposal(
+                    CastAdvice.verdict(sheet, told, counting, together),
+                    ColourSoFar.with(sheet, told, counting, together));
         });
     }
 
@@ -150,7 +158,8 @@ public class DecisionService {
         return decide(sheetId, required("/taking", asked.taking()), () -> {
             Hung sheet = colour(sheetId);
             CastLooks.Told told = CastLooks.told(cast, sheet, neutral);
-            VerdictView verdict = CastAdvice.verdict(sheet, told, looks(sheet));
+            List<CastLook> counting = ColourSoFar.counting(sheet, told);
+            VerdictView verdict = CastAdvice.verdict(sheet, told, counting, CastEvidence.weighed(counting, List.of()));
             return new Decided(sheet, Decision.CAST, "judged", told.seen(), verdict, Optional.empty());
         });
     }
@@ -283,11 +292,6 @@ public class DecisionService {
     private Adviser adviser(Hung hung) {
         Adviser ofPaper = advisers.get(hung.before().medium().id());
         return hung.before().subject().isProof() ? new ProofAdviser(ofPaper) : ofPaper;
-    }
-
-    /** The looks at this slate's sheets on the same box of paper, the oldest first, after the pack it began with. */
-    private List<CastLook> looks(Hung sheet) {
-        return ColourSoFar.looks(cords.cord(sheet.sheet().exposed().sheet().slateId(), sheet.now()), sheet.before());
     }
 
     private Sheet sheet(String id) {

@@ -301,10 +301,20 @@ public final class DecisionViews {
     public record SteadyView(double magentaPoints, double yellowPoints, double limitPoints, boolean found) {}
 
     /**
-     * A look: at which sheet, with which pack, and the cast that was seen in points of a viewing filter.
+     * A look: at which sheet, and the cast that was seen in points of a viewing filter.
      *
+     * @param at the pack that was looked at
+     * @param towards where this look alone puts neutral, by what its way has turned out to show
      * @param words what was said
      */
     public record LookedView(
-            String sheetId, LightView light, double magentaPoints, double yellowPoints, String words) {}
+            String sheetId, PackPoint at, PackPoint towards, double magentaPoints, double yellowPoints, String words) {}
+
+    /**
+     * What a look at the colour would set.
+     *
+     * @param verdict what to do, why, and what it rests on
+     * @param colour what all looks say together that the verdict rests on, this one among them
+     */
+    public record ColourProposal(VerdictView verdict, ColourView colour) {}
 }

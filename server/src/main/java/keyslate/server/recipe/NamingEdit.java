@@ -4,12 +4,15 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import keyslate.core.colour.Taste;
 import keyslate.core.quantity.Check;
 import keyslate.core.tone.NamedTone;
 import keyslate.core.tone.ToneWish;
+import keyslate.server.PrintTurns;
 import keyslate.server.recipe.RecipeChange.NamingChange;
 import keyslate.server.web.FieldErrors;
 import keyslate.server.web.Texts;
+import keyslate.store.json.StoredTaste;
 import keyslate.store.json.StoredTone;
 import keyslate.store.slate.Recipe.Naming;
 import org.jspecify.annotations.Nullable;
@@ -35,7 +38,16 @@ final class NamingEdit {
                 edit.text("/naming/intent", change.intent(), now.intent(), 0, LONGEST_INTENT, "intent"),
                 white,
                 black,
-                change.tones() == null ? now.tones() : tones(edit, now.tones(), change.tones()));
+                change.tones() == null ? now.tones() : tones(edit, now.tones(), change.tones()),
+                change.taste() == null ? now.taste() : taste(edit, now.taste(), change.taste()));
+    }
+
+    private static Taste taste(Edit edit, Taste now, StoredTaste asked) {
+        Taste taste = new Taste(
+                edit.errors().check("/naming/taste/magenta", 0.0, () -> new Taste(asked.magenta(), 0).magenta()),
+                edit.errors().check("/naming/taste/yellow", 0.0, () -> new Taste(0, asked.yellow()).yellow()));
+        edit.sayIf(!taste.equals(now), "meant " + PrintTurns.meant(taste));
+        return taste;
     }
 
     private static List<NamedTone> tones(Edit edit, List<NamedTone> now, List<StoredTone> asked) {

@@ -3,6 +3,7 @@ package keyslate.server.recipe;
 import java.util.List;
 import keyslate.core.test.CoverStripPlan.SecondLies;
 import keyslate.server.local.LocalViews.AreaView;
+import keyslate.store.json.StoredTaste;
 import keyslate.store.json.StoredTone;
 import org.jspecify.annotations.Nullable;
 
@@ -24,13 +25,28 @@ public record RecipeChange(
         return new RecipeChange(0, null, null, base, null, null);
     }
 
-    /** What the print is to be; tones as a whole list. */
+    /**
+     * What the print is to be; tones as a whole list.
+     *
+     * @param taste how far off neutral a colour print is meant to be; of 0 and 0 it is to be neutral
+     */
     public record NamingChange(
             @Nullable String title,
             @Nullable String intent,
             @Nullable Boolean whiteWanted,
             @Nullable Boolean blackWanted,
-            @Nullable List<StoredTone> tones) {}
+            @Nullable List<StoredTone> tones,
+            @Nullable StoredTaste taste) {
+        /** Of what every print has. */
+        public NamingChange(
+                @Nullable String title,
+                @Nullable String intent,
+                @Nullable Boolean whiteWanted,
+                @Nullable Boolean blackWanted,
+                @Nullable List<StoredTone> tones) {
+            this(title, intent, whiteWanted, blackWanted, tones, null);
+        }
+    }
 
     /**
      * What stands on enlarger and easel; the time follows opening and distance.

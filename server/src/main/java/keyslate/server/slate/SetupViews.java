@@ -18,6 +18,7 @@ import keyslate.server.slate.SlateViews.BaseView;
 import keyslate.server.slate.SlateViews.BladesView;
 import keyslate.server.slate.SlateViews.NamingView;
 import keyslate.server.slate.SlateViews.SetupView;
+import keyslate.server.slate.SlateViews.TasteView;
 import keyslate.store.json.StoredTone;
 import keyslate.store.slate.Recipe;
 import org.jspecify.annotations.Nullable;
@@ -34,7 +35,8 @@ final class SetupViews {
                 n.intent(),
                 n.whiteWanted(),
                 n.blackWanted(),
-                n.tones().stream().map(StoredTone::of).toList());
+                n.tones().stream().map(StoredTone::of).toList(),
+                TasteView.of(n.taste()));
     }
 
     static BaseView base(Rig rig) {

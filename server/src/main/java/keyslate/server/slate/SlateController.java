@@ -1,10 +1,12 @@
 package keyslate.server.slate;
 
 import java.net.URI;
+import java.util.List;
 import keyslate.server.recipe.RecipeChange;
 import keyslate.server.recipe.StartingTime;
 import keyslate.server.slate.SlateViews.AtVersion;
 import keyslate.server.slate.SlateViews.NewSlate;
+import keyslate.server.slate.SlateViews.SisterTaste;
 import keyslate.server.slate.SlateViews.SlateView;
 import keyslate.server.slate.SlateViews.StandingView;
 import org.jspecify.annotations.Nullable;
@@ -52,6 +54,12 @@ class SlateController {
     StartingTime.Proposal startingTime(
             @PathVariable String id, @RequestParam @Nullable Double luxBefore, @RequestParam @Nullable Double luxNow) {
         return service.startingTime(id, luxBefore, luxNow);
+    }
+
+    /** How far off neutral other frames of the roll are meant to be; none where this is a proof. */
+    @GetMapping("/{id}/sister-tastes")
+    List<SisterTaste> sisterTastes(@PathVariable String id) {
+        return service.sisterTastes(id);
     }
 
     /** Focus and frame were looked at on the enlarger as it stands; changes nothing of the recipe. */

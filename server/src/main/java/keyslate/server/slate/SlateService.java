@@ -1,8 +1,12 @@
 package keyslate.server.slate;
 
 import java.time.Clock;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import keyslate.core.colour.Taste;
 import keyslate.server.Clocks;
 import keyslate.server.Ids;
 import keyslate.server.recipe.MeterReadings;
@@ -11,8 +15,10 @@ import keyslate.server.recipe.RecipeEditor;
 import keyslate.server.recipe.StartingTime;
 import keyslate.server.rig.Rigs;
 import keyslate.server.slate.SlateViews.NewSlate;
+import keyslate.server.slate.SlateViews.SisterTaste;
 import keyslate.server.slate.SlateViews.SlateView;
 import keyslate.server.slate.SlateViews.StandingView;
+import keyslate.server.slate.SlateViews.TasteView;
 import keyslate.server.subject.Subject;
 import keyslate.server.subject.Subjects;
 import keyslate.server.web.ConflictException;
@@ -132,6 +138,25 @@ public class SlateService {
             errors.add("/rollId", "E_INFEASIBLE", "This roll has no frames yet; a proof needs some.");
         }
         return found;
+    }
+
+    /** What other frames of the roll are meant to be like, each taste once; the one that was worked on last first. */
+    List<SisterTaste> sisterTastes(String id) {
+        return database.inSnapshot(() -> {
+            Slate slate = find(id);
+            if (!(subject(slate) instanceof Subject.Single single)) {
+                return List.of();
+            }
+            Map<Taste, SisterTaste> tastes = new LinkedHashMap<>();
+            for (Slate sister : slates.ofFramesOf(single.roll().id())) {
+                Recipe.Naming naming = recipes.get(sister.recipeId()).naming();
+                if (!sister.id().equals(id) && !naming.taste().isNeutral()) {
+                    tastes.putIfAbsent(
+                            naming.taste(), new SisterTaste(sister.id(), naming.title(), TasteView.of(naming.taste())));
+                }
+            }
+            return List.copyOf(tastes.values());
+        });
     }
 
     /** Whether a frame has a slate. */

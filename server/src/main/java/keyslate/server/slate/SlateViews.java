@@ -1,6 +1,8 @@
 package keyslate.server.slate;
 
 import java.util.List;
+import keyslate.core.colour.Taste;
+import keyslate.server.PrintTurns;
 import keyslate.server.local.LocalViews.LocalView;
 import keyslate.server.medium.MediumPart;
 import keyslate.server.negative.RollViews.FrameView;
@@ -135,7 +137,28 @@ public final class SlateViews {
 
     /** What the print is to be. */
     public record NamingView(
-            String title, String intent, boolean whiteWanted, boolean blackWanted, List<StoredTone> tones) {}
+            String title,
+            String intent,
+            boolean whiteWanted,
+            boolean blackWanted,
+            List<StoredTone> tones,
+            TasteView taste) {}
+
+    /** What another frame of the roll is meant to be like. */
+    public record SisterTaste(String slateId, String title, TasteView taste) {}
+
+    /**
+     * How far off neutral a colour print is meant to be.
+     *
+     * @param magenta points that the pack has beyond the neutral one
+     * @param yellow alike
+     * @param words "neutral", "5 redder"
+     */
+    public record TasteView(double magenta, double yellow, String words) {
+        public static TasteView of(Taste taste) {
+            return new TasteView(taste.magenta(), taste.yellow(), PrintTurns.meant(taste));
+        }
+    }
 
     /**
      * The base exposure: light, received seconds, what the timer is set to for it, and where it comes from.

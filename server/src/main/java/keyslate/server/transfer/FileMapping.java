@@ -2,6 +2,7 @@ package keyslate.server.transfer;
 
 import java.util.List;
 import java.util.Optional;
+import keyslate.core.colour.Taste;
 import keyslate.core.light.Light;
 import keyslate.core.local.LocalChange;
 import keyslate.core.quantity.ExposureTime;
@@ -35,6 +36,7 @@ import keyslate.server.transfer.SlateFile.FileStood;
 import keyslate.store.json.Stood;
 import keyslate.store.json.StoredPhase;
 import keyslate.store.json.StoredShape;
+import keyslate.store.json.StoredTaste;
 import keyslate.store.json.StoredTest;
 import keyslate.store.json.StoredTone;
 import keyslate.store.slate.Decision;
@@ -92,6 +94,9 @@ final class FileMapping {
                 r.naming().whiteWanted(),
                 r.naming().blackWanted(),
                 r.naming().tones().stream().map(StoredTone::of).toList(),
+                r.naming().taste().equals(Taste.NEUTRAL)
+                        ? null
+                        : StoredTaste.of(r.naming().taste()),
                 r.setup().enlargerId(),
                 r.setup().lensId(),
                 r.setup().apertureMark(),
@@ -175,7 +180,8 @@ final class FileMapping {
                         r.blackWanted(),
                         Optional.ofNullable(r.tones()).orElse(List.of()).stream()
                                 .map(StoredTone::toCore)
-                                .toList()),
+                                .toList(),
+                        r.taste() == null ? Taste.NEUTRAL : r.taste().toCore()),
                 new Recipe.Setup(
                         r.enlargerId(),
                         r.lensId(),

@@ -6,6 +6,7 @@ import keyslate.store.json.Seen;
 import keyslate.store.json.StoredMark;
 import keyslate.store.json.StoredPhase;
 import keyslate.store.json.StoredShape;
+import keyslate.store.json.StoredTaste;
 import keyslate.store.json.StoredTest;
 import keyslate.store.json.StoredTone;
 import org.jspecify.annotations.Nullable;
@@ -156,6 +157,7 @@ public record SlateFile(
             boolean whiteWanted,
             boolean blackWanted,
             @Nullable List<StoredTone> tones,
+            @Nullable StoredTaste taste,
             String enlargerId,
             String lensId,
             double apertureMark,

@@ -41,7 +41,7 @@ class ColourLooksHttpTest extends OnATestSlate {
     }
 
     private JsonNode proposal(Map<String, ?> cast) {
-        return ok(proposed(cast));
+        return ok(proposed(cast)).get("verdict");
     }
 
     private Answer proposed(Map<String, ?> cast) {

@@ -54,14 +54,15 @@ class PackTimesHttpTest extends OnATestSlate {
     private JsonNode rightThroughGreenEight() {
         JsonNode print = expose(slate, "PRINT");
         return ok(http().post(
-                        "/api/sheets/" + print.get("id").asString() + "/casts/proposal",
-                        Map.of(
-                                "way",
-                                "VIEWING_FILTER",
-                                "factor",
-                                1,
-                                "looks",
-                                List.of(Map.of("filters", List.of(Map.of("hue", "G", "points", 8)))))));
+                                "/api/sheets/" + print.get("id").asString() + "/casts/proposal",
+                                Map.of(
+                                        "way",
+                                        "VIEWING_FILTER",
+                                        "factor",
+                                        1,
+                                        "looks",
+                                        List.of(Map.of("filters", List.of(Map.of("hue", "G", "points", 8)))))))
+                .get("verdict");
     }
 
     /** Scenario 13. */

@@ -168,7 +168,7 @@ class RingHttpTest extends OnATestSlate {
     }
 
     private JsonNode weighed(JsonNode sheet, Map<String, ?> cast) {
-        return ok(asked(sheet, cast));
+        return ok(asked(sheet, cast)).get("verdict");
     }
 
     private void take(JsonNode sheet, Map<String, ?> cast) {

@@ -2,6 +2,7 @@ package keyslate.store.slate;
 
 import java.util.List;
 import java.util.Optional;
+import keyslate.core.colour.Taste;
 import keyslate.core.light.Light;
 import keyslate.core.local.AreaShape;
 import keyslate.core.local.LocalChange;
@@ -36,8 +37,10 @@ public record Recipe(
      * @param title 1 to 80 characters; {@code intent} up to 400
      * @param whiteWanted whether a true white must be in it; {@code blackWanted} a true black
      * @param tones that matter, the first one most; up to {@value #MOST_TONES}
+     * @param taste how far off neutral a colour print is meant to be
      */
-    public record Naming(String title, String intent, boolean whiteWanted, boolean blackWanted, List<NamedTone> tones) {
+    public record Naming(
+            String title, String intent, boolean whiteWanted, boolean blackWanted, List<NamedTone> tones, Taste taste) {
         public static final int MOST_TONES = 8;
 
         public Naming {
@@ -46,7 +49,7 @@ public record Recipe(
 
         /** Nothing marked in the picture yet. */
         public static Naming of(String title, String intent) {
-            return new Naming(title, intent, true, true, List.of());
+            return new Naming(title, intent, true, true, List.of(), Taste.NEUTRAL);
         }
     }
 

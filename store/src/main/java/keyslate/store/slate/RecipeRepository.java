@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import keyslate.core.colour.Taste;
 import keyslate.core.light.Light;
 import keyslate.core.local.LocalChange;
 import keyslate.core.quantity.ExposureTime;
@@ -21,9 +22,11 @@ import keyslate.core.size.Projection;
 import keyslate.store.Database;
 import keyslate.store.json.Json;
 import keyslate.store.json.StoredShape;
+import keyslate.store.json.StoredTaste;
 import keyslate.store.json.StoredTest;
 import keyslate.store.json.StoredTone;
 import keyslate.store.slate.Recipe.Area;
+import org.jspecify.annotations.Nullable;
 
 /** Recipes: three queries, however many are read. */
 public final class RecipeRepository {
@@ -31,7 +34,7 @@ public final class RecipeRepository {
             + " black_wanted, enlarger_id, lens_id, aperture_mark, paper_id, sheet_width_mm, sheet_height_mm,"
             + " border_mm, fit, crop_place, crop_down, overfill_percent, blades, sized_times, sized_by,"
             + " sized_reading, contact, contact_mm, column_reading, base_source, base_because, presses, local_way,"
-            + " test, tones FROM recipe WHERE ";
+            + " test, tones, taste FROM recipe WHERE ";
     private static final String BASE = "SELECT recipe_id, light, seconds FROM base_part WHERE recipe_id IN (SELECT id"
             + " FROM recipe WHERE %s) ORDER BY recipe_id, place";
     private static final String AREA = "SELECT recipe_id, area_key, name, shape, soft_edge, change_stops, light, tool"
@@ -152,7 +155,8 @@ public final class RecipeRepository {
                         row.getBoolean("black_wanted"),
                         Json.tones(row.getString("tones")).stream()
                                 .map(StoredTone::toCore)
-                                .toList()),
+                                .toList(),
+                        taste(row.getString("taste"))),
                 new Recipe.Setup(
                         row.getString("enlarger_id"),
                         row.getString("lens_id"),
@@ -168,6 +172,16 @@ public final class RecipeRepository {
                         row.getString("base_because")),
                 Json.read(row.getString("test"), StoredTest.class).toCore(),
                 new Recipe.Local(areas, LocalWork.Way.valueOf(row.getString("local_way"))));
+    }
+
+    private static Taste taste(@Nullable String stored) {
+        return stored == null
+                ? Taste.NEUTRAL
+                : Json.read(stored, StoredTaste.class).toCore();
+    }
+
+    private static @Nullable String taste(Taste taste) {
+        return taste.equals(Taste.NEUTRAL) ? null : Json.write(StoredTaste.of(taste));
     }
 
     private static Placement placement(ResultSet row) throws SQLException {
@@ -220,12 +234,12 @@ public final class RecipeRepository {
                         + " black_wanted, enlarger_id, lens_id, aperture_mark, paper_id, sheet_width_mm,"
                         + " sheet_height_mm, border_mm, fit, crop_place, crop_down, overfill_percent, blades, sized_times, sized_by,"
                         + " sized_reading, contact, contact_mm, column_reading, base_source,"
-                        + " base_because, presses, local_way, test, tones)"
+                        + " base_because, presses, local_way, test, tones, taste)"
                         + " VALUES (:id, :slateId, :previousId, :madeAt, :edit, :title, :intent, :whiteWanted,"
                         + " :blackWanted, :enlargerId, :lensId, :apertureMark, :paperId, :sheetWidthMm,"
                         + " :sheetHeightMm, :borderMm, :fit, :cropPlace, :cropDown, :overfillPercent, :blades, :sizedTimes,"
                         + " :sizedBy, :sizedReading, :contact, :contactMm, :columnReading, :baseSource,"
-                        + " :baseBecause, :presses, :localWay, :test, :tones)")
+                        + " :baseBecause, :presses, :localWay, :test, :tones, :taste)")
                 .param("id", recipe.id())
                 .param("slateId", recipe.slateId())
                 .param("previousId", recipe.previousId())
@@ -273,6 +287,7 @@ public final class RecipeRepository {
                         Json.write(recipe.naming().tones().stream()
                                 .map(StoredTone::of)
                                 .toList()))
+                .param("taste", taste(recipe.naming().taste()))
                 .update();
         int place = 1;
         for (BaseExposure.Part part : recipe.base().exposure().parts()) {

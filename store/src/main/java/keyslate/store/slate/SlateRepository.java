@@ -134,6 +134,15 @@ public final class SlateRepository {
                 .list();
     }
 
+    /** The slates of all frames of a roll, the one that was touched last first. */
+    public List<Slate> ofFramesOf(String rollId) {
+        return database.sql()
+                .sql(SLATE + "WHERE frame_id IN (SELECT id FROM frame WHERE roll_id = ?) ORDER BY touched_at DESC, id")
+                .param(rollId)
+                .query(Slate.class)
+                .list();
+    }
+
     /** The proofs of a roll, the oldest first. */
     public List<Slate> proofsOf(String rollId) {
         return database.sql()
