@@ -27,7 +27,10 @@ const TEST: readonly (readonly [string, string])[] = [
   ["arrows", "on a named tone, a strip or a window: move it; with Shift farther"],
 ];
 const COLOUR: readonly (readonly [string, string])[] = [
-  ["V A P I", "viewing filter; by name; pieces, where the sheet is of some; a spot in a picture"],
+  [
+    "V A P I T",
+    "viewing filter; by name; pieces, where the sheet is of some; a spot in a picture; a colour meter",
+  ],
   ["arrows", "walk round the rose, or from piece to piece; + and − the strength; Enter takes it"],
   ["G", "look again with nothing marked; all looks count together"],
   ["Y", "a grey card lies beside the print, or nothing"],

@@ -22,6 +22,10 @@ const UNSEEN: Record<Way, { headline: string; why: string }> = {
     headline: "Touch the piece whose grey is grey.",
     why: "One of them, or two or three between which it lies. At the rim it may lie farther out.",
   },
+  METER: {
+    headline: "Say which pack the meter asks for.",
+    why: "Through the diffuser, without a filter in the beam. Its word counts with all looks at the print.",
+  },
   PICTURE: {
     headline: "Say which spot is to be neutral.",
     why: "Grey in the scene, neither nearly white nor nearly black. Its colour is measured against the paper's white.",

@@ -2,6 +2,7 @@ import { useState } from "react";
 import { useSearchParams } from "react-router";
 import { type SlateContext, useSlateContext } from "../../app/SlateFrame";
 import { type Schemas, type SheetView, type SlateView, isOfOneLight } from "../../shared/api/client";
+import { useWeighed } from "../../shared/api/colour";
 import { useKeys } from "../../shared/keys/keys";
 import { HandIn } from "../../shared/scan/HandIn";
 import { Ways } from "../../shared/ui/Choice";
@@ -13,6 +14,8 @@ import { number, signedStops } from "../../shared/units/format";
 import { CastVerdict } from "./CastVerdict";
 import { KitQuestion, Learned } from "./KitLines";
 import { LookFields } from "./LookFields";
+import { DRY_WHERE_IT_HANGS, type In, LookedIn } from "./LookedIn";
+import { MeterFields } from "./MeterFields";
 import { Rose } from "./Rose";
 import { TasteLine } from "./TasteLine";
 import { type Spot, SpotPicture } from "./SpotPicture";
@@ -31,7 +34,7 @@ import {
   walkedPiece,
 } from "./casts";
 import { FACTORS, keepKit, knownKit } from "./kit";
-import { type Answer, type Cast, useJudge, useProposal, useWeighed } from "./weighed";
+import { type Answer, type Cast, useJudge, useProposal } from "./weighed";
 
 const DENSITIES = [-1 / 2, -1 / 4, 0, 1 / 4, 1 / 2] as const;
 
@@ -87,27 +90,35 @@ function Judging({
   const [earlier, setEarlier] = useState<readonly ColourLook[]>([]);
   const [beside, setBeside] = useState<Beside>("NOTHING");
   const [alone, setAlone] = useState(false);
+  const [looked, setLooked] = useState<In>(DRY_WHERE_IT_HANGS);
   const [density, setDensity] = useState(0);
   const [kit, setKit] = useState(knownKit);
   const weighed = useWeighed(slate);
   const byPieces = way === "PIECES";
   /** Through a filter or by name one piece is looked at: the one that was touched, else the one in the middle. */
-  const looked = picks.length === 1 ? (picks[0] ?? 1) : 1;
+  const piece = picks.length === 1 ? (picks[0] ?? 1) : 1;
   const byPicture = way === "PICTURE";
+  const byMeter = way === "METER";
+  const byEye = !byPicture && !byMeter;
+  const at = looked.area.trim() === "" || byMeter || byPieces ? {} : { area: looked.area };
   const seen = lookOf(way, { ...chosen, picks, spot });
-  const look = seen && pieces && !byPieces && !byPicture ? { ...seen, pieces: [looked] } : seen;
+  const look = seen && pieces && !byPieces && byEye ? { ...seen, pieces: [piece] } : seen;
   // What lies beside now is said of this look; earlier ones keep theirs.
-  const looks = look ? [...earlier, byPicture ? look : { ...look, beside }] : earlier;
+  const looks = look ? [...earlier, byEye ? { ...look, beside, ...at } : { ...look, ...at }] : earlier;
   const said = looks.length > 0;
   const cast: Cast = {
     way,
     looks: [...looks],
     densityStops: density,
     alone,
+    dry: looked.dry,
+    lamp: looked.lamp,
+    elsewhere: looked.elsewhere,
     ...(way === "VIEWING_FILTER" && { factor: FACTORS[kit ?? "STRENGTH"] }),
   };
   const proposal = useProposal(sheet.id, cast, said, slate.recipeId);
   const judge = useJudge(slate.id, sheet.id, cast);
+  const colour = said && proposal.data ? proposal.data.colour : weighed;
   const again = () => {
     if (!look || looks.length >= MOST_LOOKS) return;
     setEarlier(looks);
@@ -130,10 +141,10 @@ function Judging({
   };
   const walk = (by: 1 | -1) => {
     if (byPieces) setPicks(walkedPiece(picks, sheet.patches.length, by));
-    else if (!byPicture) setChosen(walked(way, chosen, by));
+    else if (byEye) setChosen(walked(way, chosen, by));
   };
   const strengthen = (by: 1 | -1) => {
-    if (!byPieces && !byPicture) setChosen(stronger(way, chosen, by));
+    if (!byPieces && byEye) setChosen(stronger(way, chosen, by));
   };
   const take = (answer: Answer) =>
     judge.mutate(answer, {
@@ -146,6 +157,7 @@ function Judging({
     v: () => turnTo("VIEWING_FILTER"),
     a: () => turnTo("BY_NAME"),
     i: () => turnTo("PICTURE"),
+    t: () => turnTo("METER"),
     ...(pieces && { p: () => turnTo("PIECES") }),
     g: again,
     ArrowRight: () => walk(1),
@@ -169,7 +181,7 @@ function Judging({
           <Rose
             sheets={hung}
             looked={sheet}
-            neutral={said && proposal.data ? proposal.data.colour : weighed}
+            neutral={colour}
             proposed={said ? proposal.data?.verdict.light : undefined}
             said={said && proposal.data !== undefined}
             taste={slate.naming.taste}
@@ -181,7 +193,7 @@ function Judging({
         <h2>{sheet.label}</h2>
         <Doubt sheet={sheet} />
         <p className="lead">
-          {leadOf(sheet, way, looked)}
+          {leadOf(sheet, way, piece)}
           <HandIn slateId={slate.id} sheet={sheet} />
         </p>
         {slate.naming.intent && <p className="intent-line">“{slate.naming.intent}”</p>}
@@ -189,13 +201,19 @@ function Judging({
           label="How the cast is seen"
           value={way}
           ways={[
-            { value: "VIEWING_FILTER", label: "Viewing filter" },
+            { value: "VIEWING_FILTER", label: "Filter" },
             { value: "BY_NAME", label: "By name" },
             ...(pieces ? [{ value: "PIECES" as const, label: "Pieces" }] : []),
             { value: "PICTURE", label: "Picture" },
+            { value: "METER", label: "Meter" },
           ]}
           onChange={turnTo}
         />
+        <p className="way-groups" aria-hidden="true">
+          <span style={{ flex: 2 }}>by eye</span>
+          {pieces && <span style={{ flex: 1 }}>pieces</span>}
+          <span style={{ flex: 2 }}>instruments</span>
+        </p>
         {filter && (
           <KitQuestion
             kit={kit}
@@ -207,8 +225,16 @@ function Judging({
         )}
         {byPieces && <PickedPieces sheet={sheet} picks={picks} onPick={pick} />}
         {byPicture && <h3>Tap a spot that is to be neutral{pieces && "; it is measured on every piece"}.</h3>}
-        {!byPieces && !byPicture && <LookFields way={way} chosen={chosen} onChange={setChosen} />}
-        {!byPicture && (
+        {!byPieces && byEye && <LookFields way={way} chosen={chosen} onChange={setChosen} />}
+        {byMeter && (
+          <MeterFields
+            slate={slate}
+            meter={chosen.meter}
+            error={(pointer) => proposal.error?.at(pointer)}
+            onChange={(meter) => setChosen({ meter })}
+          />
+        )}
+        {byEye && (
           <LookedAgain
             looks={looks.length}
             canAgain={look !== undefined}
@@ -216,7 +242,7 @@ function Judging({
             onOver={startOver}
           />
         )}
-        {!byPicture && (
+        {byEye && (
           <div className="beside-line">
             <span>Beside it</span>
             <Ways<Beside>
@@ -227,7 +253,14 @@ function Judging({
             />
           </div>
         )}
-        <Densities value={density} onChange={setDensity} />
+        {!byMeter && (
+          <LookedIn
+            looked={looked}
+            error={(pointer) => proposal.error?.at(pointer)}
+            onChange={(part) => setLooked({ ...looked, ...part })}
+          />
+        )}
+        {!byMeter && <Densities value={density} onChange={setDensity} />}
         <TasteLine slate={slate} edit={edit} looked={sheet} neutral={weighed?.neutral} />
         <PackOnHead slate={slate} edit={edit} />
         {weighed && (
@@ -243,6 +276,7 @@ function Judging({
         )}
         {filter && weighed?.kit && <Learned taught={weighed.kit} kit={kit ?? "STRENGTH"} />}
         {weighed?.steady?.found && <Steady steady={weighed.steady} />}
+        {colour?.apart && <p className="field-hint">{colour.apart}</p>}
         {last && (
           <p className="note">
             On record: {last.headline} {last.remark && `“${last.remark}”`}
@@ -269,10 +303,12 @@ function Judging({
 
 const REST = "Look two seconds, then at a grey card.";
 
-function leadOf(sheet: SheetView, way: Way, looked: number): string {
+function leadOf(sheet: SheetView, way: Way, piece: number): string {
+  if (way === "METER")
+    return "The meter sees the negative, not the print: what it is off depends on the scene.";
   if (way === "PICTURE") return "A picture of the whole sheet with its white rim, dry, in one light.";
   if (way === "PIECES") return `Side by side, dry, in the light they will hang in. ${REST}`;
-  if (!isOfOneLight(sheet)) return `Judge piece ${String(looked)}; touch another one to judge that. ${REST}`;
+  if (!isOfOneLight(sheet)) return `Judge piece ${String(piece)}; touch another one to judge that. ${REST}`;
   return sheet.patches.length > 0 ? `Judge the patch with the right density. ${REST}` : REST;
 }
 

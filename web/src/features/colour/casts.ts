@@ -72,6 +72,12 @@ export const NAME_STEPS: readonly NameStep[] = [
   { id: "strong", label: "strong", words: "strong", strengths: ["STRONG"] },
 ];
 
+/** What a colour meter asks for, on which kind of scene. */
+export interface Metered {
+  pack: string;
+  scene: string;
+}
+
 /** What is chosen so far in a look: a hue with a strength, and a second one on it or beside it. */
 export interface Choosing {
   neutral?: boolean;
@@ -81,6 +87,7 @@ export interface Choosing {
   secondStep?: string;
   picks?: Picks;
   spot?: { x: number; y: number } | undefined;
+  meter?: Metered;
 }
 
 /** One hue further round the rose, clockwise for 1; the strength stays. The first step begins at the top. */
@@ -109,6 +116,7 @@ export function walkedPiece(picks: Picks, pieces: number, by: 1 | -1): Picks {
 export function lookOf(way: Way, chosen: Choosing): ColourLook | undefined {
   if (way === "PIECES") return chosen.picks?.length ? { pieces: [...chosen.picks] } : undefined;
   if (way === "PICTURE") return chosen.spot && { spot: chosen.spot };
+  if (way === "METER") return chosen.meter?.pack && chosen.meter.scene ? { meter: chosen.meter } : undefined;
   if (chosen.neutral) return {};
   if (chosen.hue === undefined || chosen.step === undefined) return undefined;
   return way === "VIEWING_FILTER" ? filtered(chosen) : named(chosen);
@@ -141,4 +149,5 @@ export const BESIDES: readonly { value: Beside; label: string }[] = [
   { value: "NOTHING", label: "Nothing" },
   { value: "CARD", label: "Grey card" },
   { value: "MEASURED_CARD", label: "Measured" },
+  { value: "REFERENCE", label: "Print" },
 ];

@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { type Schemas, type SlateView, api, toProblem, unwrap } from "../../shared/api/client";
+import { type Problem, type Schemas, type SlateView, api, toProblem, unwrap } from "../../shared/api/client";
 import { useSlateChange } from "../../shared/api/slate";
 
 export type Cast = Schemas["Cast"];
@@ -12,7 +12,7 @@ export interface Answer {
 
 /** What a cast leads to, with the looks before it. */
 export function useProposal(sheetId: string, cast: Cast, said: boolean, recipeId: string) {
-  return useQuery<Schemas["ColourProposal"]>({
+  return useQuery<Schemas["ColourProposal"], Problem>({
     queryKey: ["cast", sheetId, cast, recipeId],
     enabled: said,
     placeholderData: keepPreviousData,
@@ -24,20 +24,6 @@ export function useProposal(sheetId: string, cast: Cast, said: boolean, recipeId
         throw toProblem(error);
       }),
   });
-}
-
-/** What all looks say together; nothing before the first. */
-export function useWeighed(slate: SlateView): Schemas["ColourView"] | undefined {
-  const weighed = useQuery({
-    queryKey: ["colour", slate.id, slate.version],
-    placeholderData: keepPreviousData,
-    queryFn: async () => {
-      const answer = await api.GET("/api/slates/{id}/colour", { params: { path: { id: slate.id } } });
-      if (!answer.response.ok) throw toProblem(answer.error);
-      return answer.data ?? null;
-    },
-  });
-  return weighed.data ?? undefined;
 }
 
 /** What other frames of the roll are meant to be like. */

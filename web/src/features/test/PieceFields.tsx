@@ -1,5 +1,6 @@
 import type { SlateContext } from "../../app/SlateFrame";
 import type { Schemas } from "../../shared/api/client";
+import { useWeighed } from "../../shared/api/colour";
 import { Choice, Ways } from "../../shared/ui/Choice";
 import { QuantityField } from "../../shared/ui/QuantityField";
 import { number } from "../../shared/units/format";
@@ -50,7 +51,10 @@ export function PieceFields(context: SlateContext) {
         onChange={turn}
       />
       {plan.around ? (
-        <AroundFields {...context} around={plan.around} />
+        <>
+          <AroundFields {...context} around={plan.around} />
+          <StepAdvice {...context} around={plan.around} />
+        </>
       ) : lights.length > 0 ? (
         <TextEntry
           label={`${slate.medium.lightName}s, with commas between`}
@@ -72,6 +76,24 @@ export function PieceFields(context: SlateContext) {
         <SeriesFields {...context} />
       )}
     </>
+  );
+}
+
+/** How far apart they should lie, by how well neutral is known. */
+function StepAdvice({ slate, edit, around }: SlateContext & { around: Around }) {
+  const weighed = useWeighed(slate);
+  if (!weighed || weighed.stepPoints === around.stepPoints) return null;
+  return (
+    <p className="field-hint">
+      Neutral is known to ± {number(2 * weighed.uncertaintyPoints)} points.{" "}
+      <button
+        type="button"
+        className="link"
+        onClick={() => edit.mutate({ test: { around: { stepPoints: weighed.stepPoints } } })}
+      >
+        A step of {number(weighed.stepPoints)} fits
+      </button>
+    </p>
   );
 }
 

@@ -31,6 +31,7 @@ public final class CastEvidence {
     public static final double STEADY_POINTS = 2;
 
     private static final double CARD_POINTS = 1;
+    private static final double REFERENCE_POINTS = 0.75;
     private static final double MEASURED_CARD_POINTS = 0.25;
     /** What is found of 1/k may be this many times less or more than what was assumed. */
     private static final double FACTOR_REACH = 2;
@@ -212,7 +213,7 @@ public final class CastEvidence {
         prior(rows, EYE, pinned ? about[EYE] : 0, pinned ? PINNED : STEADY_POINTS);
         prior(rows, EYE + 1, pinned ? about[EYE + 1] : 0, pinned ? PINNED : STEADY_POINTS);
         // One unknown for the card: where both kinds were laid beside, it is as open as the one that nobody measured.
-        double card = looks.stream().anyMatch(l -> l.against() == Against.CARD) ? CARD_POINTS : MEASURED_CARD_POINTS;
+        double card = card();
         prior(rows, CARD, pinned ? about[CARD] : 0, pinned ? PINNED : card);
         prior(rows, CARD + 1, pinned ? about[CARD + 1] : 0, pinned ? PINNED : card);
         for (CastWay way : ways) {
@@ -226,6 +227,18 @@ public final class CastEvidence {
             seen(rows, look, about);
         }
         return rows;
+    }
+
+    private double card() {
+        return looks.stream().mapToDouble(l -> beside(l.against())).max().orElse(CARD_POINTS);
+    }
+
+    private static double beside(Against against) {
+        return switch (against) {
+            case NOTHING, MEASURED_CARD -> MEASURED_CARD_POINTS;
+            case REFERENCE -> REFERENCE_POINTS;
+            case CARD -> CARD_POINTS;
+        };
     }
 
     private void prior(LeastSquares rows, int unknown, double figure, double spread) {

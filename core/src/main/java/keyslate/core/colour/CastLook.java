@@ -23,6 +23,9 @@ public record CastLook(
         boolean atLeast,
         double openPoints,
         double gradient) {
+    /** What a neutral in one light may be off in another, points of a viewing filter, one standard deviation. */
+    private static final double ANOTHER_LIGHT = 3;
+
     private static final double LEAST_GRADIENT = 0.1;
     private static final double MOST_GRADIENT = 3;
     /** Dye of a neutral of density 0.75. */
@@ -44,7 +47,9 @@ public record CastLook(
         /** A grey card in the same light: the eye's steady error stands in both and cancels; the card has a cast of its own, known to ± 2 points. */
         CARD,
         /** A card whose own cast was measured, to ± 0.5 points. */
-        MEASURED_CARD
+        MEASURED_CARD,
+        /** A print that is known to be neutral, to ± 1.5 points, on the same paper in the same light. */
+        REFERENCE
     }
 
     /** A plain look at a patch of the right density. */
@@ -58,6 +63,30 @@ public record CastLook(
 
     public CastLook open(double points) {
         return new CastLook(pack, magenta, yellow, way, against, atLeast, points, gradient);
+    }
+
+    /**
+     * The same of a print that was wet: it will dry to what is less blue (COL-39).
+     *
+     * @param wet how this paper changes while it dries
+     */
+    public CastLook dried(WetPrint wet) {
+        double points = way.trust().shown() / CastWay.VIEWING_FILTER.trust().shown();
+        return new CastLook(
+                        pack,
+                        magenta + points * wet.magentaCast(),
+                        yellow + points * wet.yellowCast(),
+                        way,
+                        against,
+                        atLeast,
+                        openPoints,
+                        gradient)
+                .open(Math.hypot(openPoints, points * WetPrint.OPEN_POINTS));
+    }
+
+    /** The same in another light than the one the print will hang in (COL-40). */
+    public CastLook inAnotherLight() {
+        return way.eyeShare() > 0 ? open(Math.hypot(openPoints, way.eyeShare() * ANOTHER_LIGHT)) : this;
     }
 
     public CastLook orMore() {

@@ -14,8 +14,23 @@ import keyslate.core.quantity.Check;
 public record WetPrint(Layers offset, double gain) {
     public static final WetPrint USUAL = new WetPrint(new Layers(0.02, 0.02, -0.04), 1);
 
+    /** How much of it is not known of a paper before it was tried, points, one standard deviation: even the sign may be another. */
+    static final double OPEN_POINTS = 4;
+
+    private static final double POINTS = 100;
+
     public WetPrint {
         gain = Check.within("gain", gain, 0.8, 1.25, "");
+    }
+
+    /** COL-39: points of a viewing filter that a neutral is more magenta when dry than when wet: 100·(red − green offset). */
+    public double magentaCast() {
+        return POINTS * (offset.red() - offset.green());
+    }
+
+    /** The same of yellow: 100·(red − blue offset). */
+    public double yellowCast() {
+        return POINTS * (offset.red() - offset.blue());
     }
 
     public Layers wetFromDry(Layers dry) {

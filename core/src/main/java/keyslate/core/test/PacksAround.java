@@ -29,6 +29,9 @@ public record PacksAround(Kind kind, double step, int rings, boolean mixtures, O
     public static final double LEAST_STEP = 2;
     public static final double MOST_STEP = 60;
     public static final int MOST_RINGS = 3;
+    private static final double STEP_OF_DOUBT = 1.5;
+    private static final double LEAST_ADVISED = 3;
+    private static final double MOST_ADVISED = 15;
     private static final double LEAST_COMPANION = 1.0 / 24;
 
     /** How they lie about the pack in the middle. */
@@ -61,6 +64,11 @@ public record PacksAround(Kind kind, double step, int rings, boolean mixtures, O
             case LADDER -> across;
         };
         return packs + (companion.isPresent() ? 2 : 0);
+    }
+
+    /** How far apart pieces should lie where neutral is known to so many points, one standard deviation: {@value #STEP_OF_DOUBT} times that, in whole points, {@value #LEAST_ADVISED} to {@value #MOST_ADVISED} (COL-43). */
+    public static double stepFor(double uncertaintyPoints) {
+        return Math.rint(Math.max(LEAST_ADVISED, Math.min(MOST_ADVISED, STEP_OF_DOUBT * uncertaintyPoints)));
     }
 
     /** How many there are. */

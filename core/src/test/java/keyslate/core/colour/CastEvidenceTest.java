@@ -33,6 +33,38 @@ class CastEvidenceTest {
     }
 
     @Test
+    void aWetPrintIsReckonedAsItWillDryAndLessSurely() {
+        CastLook neutral = look(STANDING, 0, 0);
+        CastLook dried = neutral.dried(WetPrint.USUAL);
+        // It looked neutral and bluer than it is: dry it is too yellow by 6.
+        assertThat(dried.yellow()).isCloseTo(6, within(1e-9));
+        assertThat(dried.magenta()).isCloseTo(0, within(1e-9));
+        assertThat(CastEvidence.weighed(List.of(dried), List.of()).uncertaintyPoints())
+                .isGreaterThan(CastEvidence.weighed(List.of(neutral), List.of()).uncertaintyPoints());
+        CastLook piece = CastLook.of(STANDING, 0, 0, CastWay.PIECES).dried(WetPrint.USUAL);
+        assertThat(piece.yellow()).isCloseTo(3, within(1e-9));
+    }
+
+    @Test
+    void anotherLightLeavesMoreOpenForAnEyeAndNothingForAnInstrument() {
+        assertThat(look(STANDING, 4, 0).inAnotherLight().openPoints()).isCloseTo(3, within(1e-9));
+        CastLook measured = CastLook.of(STANDING, 4, 0, CastWay.PICTURE);
+        assertThat(measured.inAnotherLight()).isEqualTo(measured);
+    }
+
+    @Test
+    void aPrintThatIsNeutralTellsMoreThanACardAndLessThanAMeasuredOne() {
+        assertThat(regionBeside(Against.REFERENCE))
+                .isLessThan(regionBeside(Against.CARD))
+                .isGreaterThan(regionBeside(Against.MEASURED_CARD));
+    }
+
+    private static double regionBeside(Against against) {
+        List<CastLook> looks = Collections.nCopies(12, look(STANDING, 3, 1).against(against));
+        return CastEvidence.weighed(looks, List.of()).region().ofMagenta();
+    }
+
+    @Test
     void oneJudgementIsTakenAtTheBelievedFactor() {
         Estimate found = weighed(List.of(look(STANDING, 10, -20)), BELIEVED);
         assertThat(found.pack().inMagenta()).isCloseTo(55, within(1e-9));

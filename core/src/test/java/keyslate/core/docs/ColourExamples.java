@@ -1,5 +1,6 @@
 package keyslate.core.docs;
 
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -28,13 +29,16 @@ import keyslate.core.colour.PackTimes;
 import keyslate.core.colour.PackTimesFit;
 import keyslate.core.colour.PiecePick;
 import keyslate.core.colour.RingAround;
+import keyslate.core.colour.SceneOffset;
 import keyslate.core.colour.Taste;
+import keyslate.core.colour.TwoAreas;
 import keyslate.core.colour.ViewingLight;
 import keyslate.core.colour.WetPrint;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.FilterShift;
 import keyslate.core.quantity.Stops;
+import keyslate.core.test.PacksAround;
 
 /** The code behind the worked examples of docs/formulas/colour.md. */
 final class ColourExamples {
@@ -166,7 +170,27 @@ final class ColourExamples {
                 e -> Taste.of(Hue.M, e.at("points"))
                         .from(FilterPack.of(0, e.at("magenta"), e.at("magenta")))
                         .inMagenta());
+        formulas.put("COL-39", e -> new WetPrint(new Layers(e.at("red"), e.at("red"), e.at("blue")), 1).yellowCast());
+        formulas.put(
+                "COL-40",
+                e -> CastLook.of(FilterPack.of(0, 0, 0), 0, 0, CastWay.VIEWING_FILTER)
+                        .open(e.at("open"))
+                        .inAnotherLight()
+                        .openPoints());
+        formulas.put(
+                "COL-41",
+                e -> SceneOffset.of(Collections.nCopies((int) e.at("prints"), FilterShift.of(0, e.at("points"), 0)))
+                        .openPoints());
+        formulas.put(
+                "COL-42",
+                e -> TwoAreas.of(List.of(magenta(e.at("other"))), List.of(magenta(e.at("points"))), List.of())
+                        .magenta());
+        formulas.put("COL-43", e -> PacksAround.stepFor(e.at("open")));
         return formulas;
+    }
+
+    private static CastLook magenta(double points) {
+        return CastLook.of(FilterPack.of(0, 50, 50), points, 0, CastWay.VIEWING_FILTER);
     }
 
     private static Layers grey(Example e) {

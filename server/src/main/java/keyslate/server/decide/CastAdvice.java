@@ -9,6 +9,7 @@ import keyslate.core.colour.CastEvidence.Estimate;
 import keyslate.core.colour.CastEvidence.Region;
 import keyslate.core.colour.CastEvidence.SteadyError;
 import keyslate.core.colour.CastLook;
+import keyslate.core.colour.CastLook.Against;
 import keyslate.core.colour.CastWay;
 import keyslate.core.colour.KitFactors;
 import keyslate.core.colour.PackTimes;
@@ -21,11 +22,11 @@ import keyslate.core.quantity.Stops;
 import keyslate.server.PrintTurns;
 import keyslate.server.Show;
 import keyslate.server.decide.CastLooks.Told;
-import keyslate.server.decide.DecisionViews.Beside;
 import keyslate.server.decide.DecisionViews.PackPoint;
 import keyslate.server.decide.DecisionViews.VerdictView;
 import keyslate.server.rig.LightView;
 import keyslate.store.json.SeenCast;
+import keyslate.store.slate.Recipe;
 
 /**
  * What to do about a cast. All looks of the slate at one box of paper are weighed together (COL-28); a strong cast moves pack and time in one
@@ -158,10 +159,9 @@ final class CastAdvice {
         List<String> rests = new ArrayList<>();
         rests.add(sheet.view().label() + ": " + sheet.before().light().notation() + ", "
                 + Show.seconds(sheet.time().inSeconds()) + ", on record.");
+        rests.add(densityFound(sheet));
         for (SeenCast cast : told.casts()) {
-            String beside = cast.against().equals(Beside.NOTHING.name()) ? "" : ", beside a grey card";
-            String from = CastWay.PICTURE.name().equals(cast.way()) ? ", in the picture" : ", your look";
-            rests.add(Show.sentence(cast.words() + beside + from));
+            rests.add(Show.sentence(cast.words() + beside(cast) + from(cast)));
         }
         long looks = looks(all);
         rests.add(looks + (looks == 1 ? " look" : " looks") + " weighed together (COL-28); neutral at "
@@ -194,6 +194,40 @@ final class CastAdvice {
         return rests;
     }
 
+    /** Who found the density right that the colour is judged at. */
+    private static String densityFound(Hung sheet) {
+        boolean onIt = sheet.view().patches().size() > 1
+                && sheet.sheet().exposed().decisions().stream()
+                        .anyMatch(d -> d.seen().rightAt() != null);
+        if (onIt) {
+            return "Density right by your reading of " + sheet.view().label() + ".";
+        }
+        Recipe.Base base = sheet.before().recipe().base();
+        return switch (base.source()) {
+            case "read", "judged" ->
+                "Density by what was found before: "
+                        + base.because().lines().findFirst().orElse("");
+            case "own" -> "Density by your own time.";
+            default -> "Nobody has found this density right yet: say how much more light it needs, if any.";
+        };
+    }
+
+    private static String beside(SeenCast cast) {
+        return switch (Against.valueOf(cast.against())) {
+            case NOTHING -> "";
+            case REFERENCE -> ", beside a print that is neutral";
+            case CARD, MEASURED_CARD -> ", beside a grey card";
+        };
+    }
+
+    private static String from(SeenCast cast) {
+        return switch (CastWay.valueOf(cast.way())) {
+            case PICTURE -> ", in the picture";
+            case METER -> "";
+            default -> ", your look";
+        };
+    }
+
     /** In points as they stand on the filters: looks are weighed as if all kits said their strength. */
     private static String factors(KitFactors kit, double points) {
         return "A point of the viewing filters moves the pack by " + Show.factor(points * kit.magentaFactor())
@@ -216,9 +250,9 @@ final class CastAdvice {
                 + ": taken off.";
     }
 
-    /** The pack that a slate began with, before anybody looked: a guess. */
-    static CastLook start(FilterPack pack) {
-        return CastLook.of(pack, 0, 0, CastWay.START).open(CastWay.GUESSED_POINTS);
+    /** Where neutral is taken to lie before anybody looked. */
+    static CastLook start(FilterPack pack, double openPoints) {
+        return CastLook.of(pack, 0, 0, CastWay.START).open(openPoints);
     }
 
     /** What the looks of a slate say together, the start among them; none before the first look. */

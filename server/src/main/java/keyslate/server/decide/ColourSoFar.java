@@ -9,10 +9,15 @@ import keyslate.core.colour.CastEvidence.Estimate;
 import keyslate.core.colour.CastEvidence.SteadyError;
 import keyslate.core.colour.CastLook;
 import keyslate.core.colour.CastWay;
+import keyslate.core.colour.FirstPack;
 import keyslate.core.colour.KitFactors;
+import keyslate.core.colour.Taste;
+import keyslate.core.colour.TwoAreas;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.FilterShift;
+import keyslate.core.test.PacksAround;
+import keyslate.server.PrintTurns;
 import keyslate.server.decide.CastLooks.Told;
 import keyslate.server.decide.DecisionViews.ColourView;
 import keyslate.server.decide.DecisionViews.KitView;
@@ -23,20 +28,48 @@ import keyslate.server.rig.LightView;
 import keyslate.server.rig.Rig;
 import keyslate.server.sheet.SheetAssembler.OnCord;
 import keyslate.store.json.SeenCast;
+import keyslate.store.json.StoredTaste;
 import keyslate.store.slate.Decision;
+import keyslate.store.slate.Sheet;
+import keyslate.store.slate.SheetRepository;
+import keyslate.store.slate.SheetRepository.KeptLight;
+import org.springframework.stereotype.Component;
 
 /** All looks at the colour of a slate: those at sheets on the box of paper that stands now, and what they say together. */
-final class ColourSoFar {
-    private ColourSoFar() {}
+@Component
+class ColourSoFar {
+    private final SheetRepository sheets;
 
-    /** The pack that the slate began with, and every look since, the oldest first. */
-    static List<CastLook> looks(List<OnCord> cord, Rig rig) {
+    ColourSoFar(SheetRepository sheets) {
+        this.sheets = sheets;
+    }
+
+    /** What a pack begins with: the middle of own finals before this slate, else a guess at what it was begun with (COL-32). */
+    private CastLook start(OnCord first) {
+        Sheet sheet = first.exposed().sheet();
+        List<FilterPack> finals = sheets.keptBefore(first.rig().paper().id(), sheet.slateId(), sheet.begunAt()).stream()
+                .map(ColourSoFar::neutral)
+                .toList();
+        if (finals.isEmpty()) {
+            return CastAdvice.start(first.rig().light().toPack(), CastWay.GUESSED_POINTS);
+        }
+        FirstPack usual = FirstPack.of(finals);
+        return CastAdvice.start(usual.pack(), usual.openPoints());
+    }
+
+    private static FilterPack neutral(KeptLight kept) {
+        Taste taste = kept.taste().map(StoredTaste::toCore).orElse(Taste.NEUTRAL);
+        return taste.neutralOf(Light.of(kept.light()).toPack());
+    }
+
+    /** What was known before, and every look since, the oldest first. */
+    private List<CastLook> looks(List<OnCord> cord, Rig rig) {
         List<CastLook> looks = new ArrayList<>();
         for (OnCord sheet : cord) {
             if (samePaper(sheet, rig) && !sheet.rig().light().points().isEmpty()) {
                 FilterPack pack = sheet.rig().light().toPack();
                 if (looks.isEmpty()) {
-                    looks.add(CastAdvice.start(pack));
+                    looks.add(start(sheet));
                 }
                 casts(sheet).forEach(d -> looks.addAll(CastLooks.kept(d.seen()).at(pack)));
             }
@@ -55,20 +88,20 @@ final class ColourSoFar {
     }
 
     /** For the rose; none before the first look. */
-    static Optional<ColourView> view(List<OnCord> cord, Rig now) {
+    Optional<ColourView> view(List<OnCord> cord, Rig now) {
         List<CastLook> looks = looks(cord, now);
         return CastAdvice.together(looks).map(together -> view(together, looked(cord, now), looks));
     }
 
     /** The same with looks that are not taken yet, or of those alone. */
-    static ColourView with(Hung sheet, Told told, List<CastLook> all, Estimate together) {
+    ColourView with(Hung sheet, Told told, List<CastLook> all, Estimate together) {
         List<Looked> looked = told.alone() ? List.of() : looked(sheet.cord(), sheet.before());
         Stream<Looked> now = looked(sheet.id(), sheet.before().light().toPack(), told);
         return view(together, Stream.concat(looked.stream(), now).toList(), all);
     }
 
     /** All looks that count, these among them: at this slate's sheets on the same box of paper, the oldest first, after the pack it began with. */
-    static List<CastLook> counting(Hung sheet, Told told) {
+    List<CastLook> counting(Hung sheet, Told told) {
         List<CastLook> looks = told.alone() ? List.of() : looks(sheet.cord(), sheet.before());
         return Stream.concat(looks.stream(), told.at(sheet.before().light().toPack()).stream())
                 .toList();
@@ -86,7 +119,36 @@ final class ColourSoFar {
                 together.of(CastWay.VIEWING_FILTER)
                         .map(k -> kit(k, (int) throughKit))
                         .orElse(null),
-                together.steady().map(ColourSoFar::steady).orElse(null));
+                together.steady().map(ColourSoFar::steady).orElse(null),
+                PacksAround.stepFor(together.uncertaintyPoints()),
+                apart(together, looked).orElse(null));
+    }
+
+    /** What two places that should both be neutral differ by, in words. */
+    private static Optional<String> apart(Estimate together, List<Looked> looked) {
+        List<Looked> second =
+                looked.stream().filter(l -> l.said().area() != null).toList();
+        List<CastLook> first = looked.stream()
+                .filter(l -> l.said().area() == null)
+                .map(Looked::look)
+                .filter(l -> l.way() != CastWay.METER)
+                .toList();
+        if (first.isEmpty() || second.isEmpty()) {
+            return Optional.empty();
+        }
+        TwoAreas areas = TwoAreas.of(first, second.stream().map(Looked::look).toList(), together.factors());
+        if (!areas.isApart()) {
+            return Optional.empty();
+        }
+        Taste between = new Taste(held(areas.magenta()), held(areas.yellow()));
+        return Optional.of(
+                "When the first place is neutral, " + second.get(0).said().area() + " is "
+                        + PrintTurns.meant(new Taste(-between.magenta(), -between.yellow()))
+                        + ": no pack makes both neutral. Two lights in the scene, or layers of unlike contrast; decide which one matters.");
+    }
+
+    private static double held(double points) {
+        return Math.max(-Taste.MOST, Math.min(Taste.MOST, points));
     }
 
     private static KitView kit(KitFactors kit, int looks) {

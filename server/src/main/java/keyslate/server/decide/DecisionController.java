@@ -1,6 +1,7 @@
 package keyslate.server.decide;
 
 import java.time.Duration;
+import java.util.List;
 import keyslate.server.decide.DecisionViews.Acceptance;
 import keyslate.server.decide.DecisionViews.Cast;
 import keyslate.server.decide.DecisionViews.ColourJudgement;
@@ -9,6 +10,7 @@ import keyslate.server.decide.DecisionViews.ColourView;
 import keyslate.server.decide.DecisionViews.Judgement;
 import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.decide.DecisionViews.Reading;
+import keyslate.server.decide.DecisionViews.SceneView;
 import keyslate.server.decide.DecisionViews.VerdictView;
 import keyslate.server.decide.DecisionViews.Wishes;
 import keyslate.server.scan.ScanViews.PictureView;
@@ -93,6 +95,12 @@ class DecisionController {
     @PostMapping("/api/sheets/{id}/acceptance")
     SlateView accept(@PathVariable String id, @RequestBody Acceptance asked) {
         return decisions.accept(id, asked);
+    }
+
+    /** What a colour meter is off on each kind of scene, by other slates on the same paper. */
+    @GetMapping("/api/slates/{id}/metered-scenes")
+    List<SceneView> scenes(@PathVariable String id) {
+        return decisions.scenes(id);
     }
 
     /** What all looks at the colour of a slate say together; nothing while there was none. */

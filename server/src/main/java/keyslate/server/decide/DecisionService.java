@@ -6,9 +6,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import keyslate.core.colour.CastEvidence;
-import keyslate.core.colour.CastEvidence.Estimate;
-import keyslate.core.colour.CastLook;
 import keyslate.server.Clocks;
 import keyslate.server.Ids;
 import keyslate.server.Show;
@@ -21,6 +18,7 @@ import keyslate.server.decide.DecisionViews.ColourView;
 import keyslate.server.decide.DecisionViews.Judgement;
 import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.decide.DecisionViews.Reading;
+import keyslate.server.decide.DecisionViews.SceneView;
 import keyslate.server.decide.DecisionViews.Taking;
 import keyslate.server.decide.DecisionViews.VerdictView;
 import keyslate.server.decide.DecisionViews.Wishes;
@@ -68,6 +66,7 @@ public class DecisionService {
     private final Map<String, Adviser> advisers;
     private final PictureReader pictures;
     private final NeutralReader neutral;
+    private final ColourVerdicts colours;
     private final Tells tells;
     private final Clock clock;
 
@@ -82,8 +81,10 @@ public class DecisionService {
             List<Adviser> advisers,
             PictureReader pictures,
             NeutralReader neutral,
+            ColourVerdicts colours,
             Tells tells,
             Clock clock) {
+        this.colours = colours;
         this.tells = tells;
         this.pictures = pictures;
         this.neutral = neutral;
@@ -118,15 +119,7 @@ public class DecisionService {
 
     /** The verdict that this look leads to, with the looks before it; stores nothing. */
     public ColourProposal proposeColour(String sheetId, Cast cast) {
-        return database.inSnapshot(() -> {
-            Hung sheet = colour(sheetId);
-            CastLooks.Told told = CastLooks.told(cast, sheet, neutral);
-            List<CastLook> counting = ColourSoFar.counting(sheet, told);
-            Estimate together = CastEvidence.weighed(counting, List.of());
-            return new ColourProposal(
-                    CastAdvice.verdict(sheet, told, counting, together),
-                    ColourSoFar.with(sheet, told, counting, together));
-        });
+        return database.inSnapshot(() -> colours.proposed(colour(sheetId), cast));
     }
 
     /** A piece in a picture of all, as a JPEG. */
@@ -157,10 +150,8 @@ public class DecisionService {
         Cast cast = required("/cast", asked.cast());
         return decide(sheetId, required("/taking", asked.taking()), () -> {
             Hung sheet = colour(sheetId);
-            CastLooks.Told told = CastLooks.told(cast, sheet, neutral);
-            List<CastLook> counting = ColourSoFar.counting(sheet, told);
-            VerdictView verdict = CastAdvice.verdict(sheet, told, counting, CastEvidence.weighed(counting, List.of()));
-            return new Decided(sheet, Decision.CAST, "judged", told.seen(), verdict, Optional.empty());
+            ColourVerdicts.Judged judged = colours.judged(sheet, cast);
+            return new Decided(sheet, Decision.CAST, "judged", judged.seen(), judged.verdict(), Optional.empty());
         });
     }
 
@@ -203,8 +194,14 @@ public class DecisionService {
         return database.inSnapshot(() -> {
             Slate slate = slates.find(slateId);
             Rig now = rigs.of(recipes.get(slate.recipeId()));
-            return ColourSoFar.view(cords.cord(slateId, now), now);
+            return colours.soFar(cords.cord(slateId, now), now);
         });
+    }
+
+    /** What a colour meter is off on the kinds of scene that are on record for the paper of a slate. */
+    public List<SceneView> scenes(String slateId) {
+        return database.inSnapshot(
+                () -> colours.scenes(rigs.of(recipes.get(slates.find(slateId).recipeId()))));
     }
 
     /** A verdict with what it was made from. */

@@ -129,7 +129,9 @@ public final class DecisionViews {
         /** Pieces of different packs side by side. */
         PIECES,
         /** A spot that is to be neutral, measured in a picture of the sheet; of pieces on each of them. */
-        PICTURE
+        PICTURE,
+        /** The pack that a colour meter asks for. */
+        METER
     }
 
     /** What a print was compared with. */
@@ -138,7 +140,9 @@ public final class DecisionViews {
         /** A grey card in the same light. */
         CARD,
         /** A card whose own cast was measured. */
-        MEASURED_CARD
+        MEASURED_CARD,
+        /** A print that is known to be neutral. */
+        REFERENCE
     }
 
     /** How strong a cast is, by name. */
@@ -175,14 +179,40 @@ public final class DecisionViews {
      * @param named what it looks like, or the two casts between which it lies
      * @param pieces of a test in pieces, by their numbers: the neutral one, or two or three between which it lies; in other ways the one that was looked at
      * @param spot that is to be neutral, where it is measured in a picture
+     * @param meter what a colour meter asks for
      * @param beside what it was compared with; nothing when left out
+     * @param area name of a second neutral place, where that was looked at, up to 40 characters
      */
     public record ColourLook(
             @Nullable List<Filter> filters,
             @Nullable List<Named> named,
             @Nullable List<Integer> pieces,
             @Nullable Spot spot,
-            @Nullable Beside beside) {}
+            @Nullable Meter meter,
+            @Nullable Beside beside,
+            @Nullable String area) {
+        /** Through one filter, by itself. */
+        public static ColourLook through(Filter filter) {
+            return new ColourLook(List.of(filter), null, null, null, null, null, null);
+        }
+    }
+
+    /**
+     * What a colour meter through a diffuser says.
+     *
+     * @param pack that it asks for, "0/58/49"
+     * @param scene the kind of scene, up to 40 characters: each has an offset of its own that own prints teach
+     */
+    public record Meter(@Nullable String pack, @Nullable String scene) {}
+
+    /**
+     * What a meter is off on a kind of scene, by own prints on this paper (COL-41).
+     *
+     * @param magentaPoints to add to what it asks for; yellowPoints alike
+     * @param limitPoints 95 % limit of either
+     * @param prints how many it rests on
+     */
+    public record SceneView(String scene, double magentaPoints, double yellowPoints, double limitPoints, int prints) {}
 
     /**
      * A spot in a picture of the sheet.
@@ -199,12 +229,15 @@ public final class DecisionViews {
     /**
      * A cast as it was seen.
      *
-     * @param way through filters, by name, pieces side by side, or measured in a picture
+     * @param way through filters, by name, pieces side by side, measured in a picture, or by a meter
      * @param looks 1 to 12, each made anew
      * @param factor how much a point of the viewing kit is said to move the pack, 0.2 to 1; half when left out
      * @param scale how many times as strong as usual the named casts were shown, 0.5 to 4; 1 when left out
      * @param densityStops how much more light the print needs, negative = less
      * @param alone whether these looks are to count by themselves and not together with those before, one cast after another
+     * @param dry whether the print was dry, as it is when left out; a wet one is reckoned as it will dry (COL-39)
+     * @param lamp the light it was looked at in, in the user's words, up to 40 characters
+     * @param elsewhere whether it will hang in another light than that
      */
     public record Cast(
             @Nullable CastWay way,
@@ -212,7 +245,10 @@ public final class DecisionViews {
             @Nullable Double factor,
             @Nullable Double scale,
             @Nullable Double densityStops,
-            @Nullable Boolean alone) {}
+            @Nullable Boolean alone,
+            @Nullable Boolean dry,
+            @Nullable String lamp,
+            @Nullable Boolean elsewhere) {}
 
     /** How the next print should differ. */
     public record Wishes(
@@ -262,6 +298,8 @@ public final class DecisionViews {
      * @param region where neutral lies in 19 of 20, steady errors of eye and card included: an outline, point after point
      * @param kit what a point of the viewing filters has turned out to move the pack by; none before the first
      * @param steady what the eye adds to a neutral by itself, where something that is not of that eye tells
+     * @param stepPoints how far apart pieces about this pack should lie
+     * @param apart what two places that should both be neutral differ by, in words; left out where they do not
      */
     public record ColourView(
             List<LookedView> looks,
@@ -270,7 +308,9 @@ public final class DecisionViews {
             boolean settled,
             List<PackPoint> region,
             @Nullable KitView kit,
-            @Nullable SteadyView steady) {}
+            @Nullable SteadyView steady,
+            double stepPoints,
+            @Nullable String apart) {}
 
     /**
      * A pack on the plane of the rose.

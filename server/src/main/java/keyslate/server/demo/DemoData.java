@@ -261,10 +261,13 @@ class DemoData implements SmartLifecycle {
     private void cast(String sheet, Hue filter, double points, String remark) {
         Cast cast = new Cast(
                 CastWay.VIEWING_FILTER,
-                List.of(new ColourLook(List.of(new Filter(filter, points, true)), null, null, null, null)),
+                List.of(ColourLook.through(new Filter(filter, points, true))),
                 null,
                 null,
                 0.0,
+                null,
+                null,
+                null,
                 null);
         decisions.judgeColour(sheet, new ColourJudgement(cast, proposed(sheet, remark)));
     }

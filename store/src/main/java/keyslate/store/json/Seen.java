@@ -10,11 +10,11 @@ import java.util.List;
  * @param rightAt where the density is right: of a middle tone, or on colour paper, alike
  * @param magentaPoints of a cast: strength in points of a viewing filter, negative = green
  * @param yellowPoints negative = blue
- * @param way how the cast was seen: VIEWING_FILTER or BY_NAME
+ * @param way how the cast was seen: VIEWING_FILTER, BY_NAME, PIECES, PICTURE or METER
  * @param densityStops with a cast: how much more light the print needs, stops
  * @param darkerStops of a judgement: positive = darker
  * @param harderGrades positive = harder
- * @param dry of a reading: whether the strip was dry; null = not said, which is wet
+ * @param dry of a reading: whether the strip was dry; null = not said, which is wet; of a cast: false = it was wet, and its looks are reckoned as dry ones
  * @param moreStops of a reading of one sheet: how much more light it needs, stops
  * @param beyond of a reading whose answer lies off the test: LIGHTER than its first patch, or DARKER than its last; FAR_LIGHTER and FAR_DARKER where nothing tells how far
  * @param whitesTone the named tone that was looked at for the whites
@@ -55,7 +55,15 @@ public record Seen(
             null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
             null, null, null, null);
 
-    public static Seen cast(double magenta, double yellow, String way, double densityStops, List<SeenCast> casts) {
+    /** Looks at a cast, at a print that was dry or wet, in a light. */
+    public static Seen cast(
+            double magenta,
+            double yellow,
+            String way,
+            double densityStops,
+            Boolean dry,
+            String lamp,
+            List<SeenCast> casts) {
         return new Seen(
                 null,
                 null,
@@ -66,13 +74,13 @@ public record Seen(
                 densityStops,
                 null,
                 null,
+                dry,
                 null,
                 null,
                 null,
                 null,
                 null,
-                null,
-                null,
+                lamp,
                 null,
                 null,
                 null,

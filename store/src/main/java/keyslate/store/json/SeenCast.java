@@ -1,6 +1,7 @@
 package keyslate.store.json;
 
 import java.util.List;
+import keyslate.core.colour.CastLook;
 import keyslate.core.quantity.FilterPack;
 import org.jspecify.annotations.Nullable;
 
@@ -15,6 +16,8 @@ import org.jspecify.annotations.Nullable;
  * @param openPoints what the look leaves open beyond the way's own errors, points
  * @param words what was said: "green 10, blue 5"
  * @param at cyan, magenta and yellow of what was looked at; null = the sheet's own pack
+ * @param area the name of a second neutral place that was looked at; null = the one that is judged first
+ * @param metered of a meter, what it asked for
  */
 public record SeenCast(
         String way,
@@ -24,7 +27,17 @@ public record SeenCast(
         boolean atLeast,
         double openPoints,
         String words,
-        @Nullable List<Double> at) {
+        @Nullable List<Double> at,
+        @Nullable String area,
+        @Nullable Metered metered) {
+    /**
+     * What a meter asked for.
+     *
+     * @param pack as it is written, "0/58/49"
+     * @param scene the kind of scene, in the user's words
+     */
+    public record Metered(String pack, String scene) {}
+
     /** Of a look at the sheet as it was printed. */
     public SeenCast(
             String way,
@@ -34,7 +47,29 @@ public record SeenCast(
             boolean atLeast,
             double openPoints,
             String words) {
-        this(way, against, magentaPoints, yellowPoints, atLeast, openPoints, words, null);
+        this(way, against, magentaPoints, yellowPoints, atLeast, openPoints, words, null, null, null);
+    }
+
+    /** As it is weighed; at the sheet's own pack. */
+    public static SeenCast of(CastLook look, String words) {
+        return new SeenCast(
+                look.way().name(),
+                look.against().name(),
+                look.magenta(),
+                look.yellow(),
+                look.atLeast(),
+                look.openPoints(),
+                words);
+    }
+
+    /** The same at a second place. */
+    public SeenCast in(@Nullable String place) {
+        return new SeenCast(way, against, magentaPoints, yellowPoints, atLeast, openPoints, words, at, place, metered);
+    }
+
+    /** The same as a meter asked for it. */
+    public SeenCast asked(Metered by) {
+        return new SeenCast(way, against, magentaPoints, yellowPoints, atLeast, openPoints, words, at, area, by);
     }
 
     /** The same of what has another pack than the sheet. */
@@ -47,6 +82,8 @@ public record SeenCast(
                 atLeast,
                 openPoints,
                 words,
-                List.of(pack.inCyan(), pack.inMagenta(), pack.inYellow()));
+                List.of(pack.inCyan(), pack.inMagenta(), pack.inYellow()),
+                area,
+                metered);
     }
 }

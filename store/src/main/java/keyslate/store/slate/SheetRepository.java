@@ -16,8 +16,10 @@ import keyslate.core.script.Part;
 import keyslate.store.Database;
 import keyslate.store.json.Json;
 import keyslate.store.json.Seen;
+import keyslate.store.json.SeenCast;
 import keyslate.store.json.Stood;
 import keyslate.store.json.StoredPhase;
+import keyslate.store.json.StoredTaste;
 import org.springframework.jdbc.core.RowMapper;
 
 /** Sheets with their pieces, scripts, what the lamp did, what happened after, their pictures and the decisions taken from them. */
@@ -148,6 +150,51 @@ public final class SheetRepository {
                 .stream()
                 .map(id -> find(id).orElseThrow())
                 .toList();
+    }
+
+    /**
+     * An accepted print whose slate had looks at its colour.
+     *
+     * @param light its base light as it is written
+     */
+    public record MeteredPrint(String light, Optional<StoredTaste> taste, List<SeenCast> casts) {}
+
+    /** Accepted prints on a paper for which a colour meter was read, the oldest first; none of one slate. */
+    public List<MeteredPrint> meteredPrints(String paperId, String exceptSlateId) {
+        return database.sql()
+                .sql("SELECT part.light, recipe.taste, decision.seen FROM slate"
+                        + " JOIN sheet ON sheet.id = slate.accepted_sheet_id"
+                        + " JOIN recipe ON recipe.id = sheet.recipe_id"
+                        + " JOIN base_part AS part ON part.recipe_id = recipe.id AND part.place = 1"
+                        + " JOIN decision ON decision.slate_id = slate.id AND decision.kind = 'CAST'"
+                        + " WHERE recipe.paper_id = ? AND slate.id <> ? AND slate.roll_id IS NULL"
+                        + " AND json_extract(decision.seen, '$.way') = 'METER' ORDER BY decision.made_at")
+                .params(paperId, exceptSlateId)
+                .query((row, n) -> new MeteredPrint(
+                        row.getString(1),
+                        Optional.ofNullable(row.getString(2)).map(t -> Json.read(t, StoredTaste.class)),
+                        Optional.ofNullable(
+                                        Json.read(row.getString(3), Seen.class).casts())
+                                .orElse(List.of())))
+                .list();
+    }
+
+    /** An accepted print: its base light as it is written, and how far off neutral it was meant to be. */
+    public record KeptLight(String light, Optional<StoredTaste> taste) {}
+
+    /** Each accepted print on a paper, the oldest first; proofs have a setting of their own. None of one slate, and none that was exposed after a moment. */
+    public List<KeptLight> keptBefore(String paperId, String exceptSlateId, String before) {
+        return database.sql()
+                .sql("SELECT part.light, recipe.taste FROM slate JOIN sheet ON sheet.id = slate.accepted_sheet_id"
+                        + " JOIN recipe ON recipe.id = sheet.recipe_id"
+                        + " JOIN base_part AS part ON part.recipe_id = recipe.id AND part.place = 1"
+                        + " WHERE recipe.paper_id = ? AND slate.id <> ? AND slate.roll_id IS NULL"
+                        + " AND sheet.begun_at < ? ORDER BY sheet.begun_at")
+                .params(paperId, exceptSlateId, before)
+                .query((row, n) -> new KeptLight(
+                        row.getString(1),
+                        Optional.ofNullable(row.getString(2)).map(t -> Json.read(t, StoredTaste.class))))
+                .list();
     }
 
     /** The base light of each accepted print on a paper, the oldest first; proofs have a setting of their own. */

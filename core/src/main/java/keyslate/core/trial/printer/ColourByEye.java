@@ -22,6 +22,7 @@ import keyslate.core.exposure.TimeEvidence;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.Stops;
+import keyslate.core.test.PacksAround;
 
 /**
  * Density by strips and colour by eye. The right patch of every strip is looked at several times, the eye rested in between: through viewing filters, through them beside a grey card, or against the six casts. With pieces the
@@ -32,9 +33,6 @@ public final class ColourByEye {
     /** A touch each, with no filter to hold. */
     private static final int NAMED_LOOKS = 6;
 
-    private static final double LEAST_STEP = 3;
-    private static final double MOST_STEP = 15;
-    private static final double STEP_OF_DOUBT = 1.5;
     private static final int ROW = 7;
 
     private final ColourDarkroom darkroom;
@@ -201,7 +199,7 @@ public final class ColourByEye {
 
     /** Pieces about the pack that stands, as far apart as it is open. */
     private void pick() {
-        double step = Math.rint(Math.max(LEAST_STEP, Math.min(MOST_STEP, STEP_OF_DOUBT * colour.uncertaintyPoints())));
+        double step = PacksAround.stepFor(colour.uncertaintyPoints());
         List<Exposed> pieces = way == Way.RING_AROUND ? ring(step) : grid(step);
         List<Exposed> set = pieces.stream().map(ColourStart::set).toList();
         List<FilterPack> packs = pieces.stream().map(Exposed::pack).toList();
