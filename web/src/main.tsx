@@ -1,3 +1,4 @@
+import "./shared/theme/vision";
 import "@fontsource-variable/archivo/wdth.css";
 import "antd/dist/reset.css";
 import "./shared/theme/theme.css";

@@ -1,4 +1,6 @@
+import { Checkbox } from "antd";
 import { useState } from "react";
+import { sayColoursAlike, useColoursAlike } from "../../shared/theme/vision";
 import { useSearchParams } from "react-router";
 import { type SlateContext, useSlateContext } from "../../app/SlateFrame";
 import { type Schemas, type SheetView, type SlateView, isOfOneLight } from "../../shared/api/client";
@@ -11,6 +13,8 @@ import { Doubt } from "../../shared/ui/Doubt";
 import { PackOnHead } from "../../shared/ui/PackTime";
 import { Verdict } from "../../shared/ui/Verdict";
 import { number, signedStops } from "../../shared/units/format";
+import { CastRing } from "./CastRing";
+import { TwoLamps } from "./TwoLamps";
 import { CastVerdict } from "./CastVerdict";
 import { KitQuestion, Learned } from "./KitLines";
 import { LookFields } from "./LookFields";
@@ -83,13 +87,15 @@ function Judging({
   hung,
 }: SlateContext & { sheet: SheetView; hung: readonly SheetView[] }) {
   const pieces = !isOfOneLight(sheet);
-  const [way, setWay] = useState<Way>(pieces ? "PIECES" : "VIEWING_FILTER");
+  const alike = useColoursAlike();
+  const [way, setWay] = useState<Way>(firstWay(sheet, pieces, alike));
   const [picks, setPicks] = useState<Picks>([]);
   const [spot, setSpot] = useState<Spot>();
   const [chosen, setChosen] = useState<Choosing>({});
   const [earlier, setEarlier] = useState<readonly ColourLook[]>([]);
   const [beside, setBeside] = useState<Beside>("NOTHING");
   const [alone, setAlone] = useState(false);
+  const [view, setView] = useState<View>("CASTS");
   const [looked, setLooked] = useState<In>(DRY_WHERE_IT_HANGS);
   const [density, setDensity] = useState(0);
   const [kit, setKit] = useState(knownKit);
@@ -98,6 +104,8 @@ function Judging({
   /** Through a filter or by name one piece is looked at: the one that was touched, else the one in the middle. */
   const piece = picks.length === 1 ? (picks[0] ?? 1) : 1;
   const byPicture = way === "PICTURE";
+  const hasPicture = slate.subject.positivePath !== undefined;
+  const scale = weighed?.castScale ?? 1;
   const byMeter = way === "METER";
   const byEye = !byPicture && !byMeter;
   const at = looked.area.trim() === "" || byMeter || byPieces ? {} : { area: looked.area };
@@ -114,6 +122,7 @@ function Judging({
     dry: looked.dry,
     lamp: looked.lamp,
     elsewhere: looked.elsewhere,
+    ...(way === "BY_NAME" && { scale }),
     ...(way === "VIEWING_FILTER" && { factor: FACTORS[kit ?? "STRENGTH"] }),
   };
   const proposal = useProposal(sheet.id, cast, said, slate.recipeId);
@@ -175,8 +184,13 @@ function Judging({
     <>
       <main className="stage colour-stage">
         <h1 className="visually-hidden">Colour of {sheet.label}</h1>
+        {hasPicture && !byPicture && <Views named={way === "BY_NAME"} view={view} onView={setView} />}
         {byPicture ? (
           <SpotPicture sheet={sheet} spot={spot} onSpot={setSpot} />
+        ) : hasPicture && view === "LAMPS" ? (
+          <TwoLamps slate={slate} />
+        ) : hasPicture && way === "BY_NAME" && view === "CASTS" ? (
+          <CastRing slate={slate} scale={scale} chosen={chosen} onChoose={setChosen} />
         ) : (
           <Rose
             sheets={hung}
@@ -225,7 +239,7 @@ function Judging({
         )}
         {byPieces && <PickedPieces sheet={sheet} picks={picks} onPick={pick} />}
         {byPicture && <h3>Tap a spot that is to be neutral{pieces && "; it is measured on every piece"}.</h3>}
-        {!byPieces && byEye && <LookFields way={way} chosen={chosen} onChange={setChosen} />}
+        {!byPieces && byEye && <LookFields way={way} scale={scale} chosen={chosen} onChange={setChosen} />}
         {byMeter && (
           <MeterFields
             slate={slate}
@@ -261,9 +275,15 @@ function Judging({
           />
         )}
         {!byMeter && <Densities value={density} onChange={setDensity} />}
+        {alike && byEye && (
+          <p className="field-hint" role="note">
+            Some colours look alike to you: a picture or a meter tells casts more surely. Your eye tells the
+            density.
+          </p>
+        )}
         <TasteLine slate={slate} edit={edit} looked={sheet} neutral={weighed?.neutral} />
         <PackOnHead slate={slate} edit={edit} />
-        {weighed && (
+        {weighed !== undefined && weighed.looks.length > 0 && (
           <Ways<"ALL" | "ALONE">
             label="Which looks count"
             value={alone ? "ALONE" : "ALL"}
@@ -277,6 +297,9 @@ function Judging({
         {filter && weighed?.kit && <Learned taught={weighed.kit} kit={kit ?? "STRENGTH"} />}
         {weighed?.steady?.found && <Steady steady={weighed.steady} />}
         {colour?.apart && <p className="field-hint">{colour.apart}</p>}
+        <Checkbox checked={alike} onChange={(event) => sayColoursAlike(event.target.checked)}>
+          Some colours look alike to me
+        </Checkbox>
         {last && (
           <p className="note">
             On record: {last.headline} {last.remark && `“${last.remark}”`}
@@ -298,6 +321,34 @@ function Judging({
         />
       </aside>
     </>
+  );
+}
+
+/** Where colours look alike to the reader an instrument comes first. */
+function firstWay(sheet: SheetView, pieces: boolean, alike: boolean): Way {
+  if (alike) return sheet.scans > 0 ? "PICTURE" : "METER";
+  return pieces ? "PIECES" : "VIEWING_FILTER";
+}
+
+type View = "ROSE" | "CASTS" | "LAMPS";
+
+/** What the stage shows: where the packs lie, the picture with each cast, or in two lamps. */
+function Views(props: { named: boolean; view: View; onView: (view: View) => void }) {
+  const shown = props.view === "CASTS" && !props.named ? "ROSE" : props.view;
+  return (
+    <div className="stage-tools" role="toolbar" aria-label="What is shown">
+      {(
+        [
+          ["ROSE", "Rose"],
+          ...(props.named ? ([["CASTS", "Six casts"]] as const) : []),
+          ["LAMPS", "Two lamps"],
+        ] as const
+      ).map(([view, label]) => (
+        <button key={view} type="button" aria-pressed={shown === view} onClick={() => props.onView(view)}>
+          {label}
+        </button>
+      ))}
+    </div>
   );
 }
 

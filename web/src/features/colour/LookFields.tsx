@@ -11,7 +11,12 @@ import {
 } from "./casts";
 
 /** One look: which filter or which cast, how strong, and what is laid on it or lies beside it. */
-export function LookFields(props: { way: Way; chosen: Choosing; onChange: (chosen: Choosing) => void }) {
+export function LookFields(props: {
+  way: Way;
+  scale: number;
+  chosen: Choosing;
+  onChange: (chosen: Choosing) => void;
+}) {
   const { chosen, onChange } = props;
   const filter = props.way === "VIEWING_FILTER";
   const first = HUES.find((h) => h.hue === chosen.hue);
@@ -28,7 +33,11 @@ export function LookFields(props: { way: Way; chosen: Choosing; onChange: (chose
       <Steps
         label={first && !chosen.neutral ? strengthWords(filter, first) : "How strong?"}
         options={filter ? FILTER_STEPS : NAME_STEPS}
-        hint={filter ? undefined : "about 4, 10, 20 points of a filter"}
+        hint={
+          filter
+            ? undefined
+            : `about ${[4, 10, 20].map((p) => p * props.scale).join(", ")} points of a filter`
+        }
         value={chosen.neutral ? undefined : chosen.step}
         onChange={(step) => onChange({ ...chosen, neutral: false, step })}
       />

@@ -38,13 +38,14 @@ export function Rose(props: {
   picks?: { picked: Picks; onPick: (piece: number) => void } | undefined;
 }) {
   const middle = props.looked.light;
-  const { neutral } = props;
+  const neutral = props.neutral?.looks.length ? props.neutral : undefined;
   // Beside pieces other sheets would lie on them.
   const others = props.picks ? [] : onePerPack(props.sheets, props.looked);
   const pieces = props.picks ? props.looked.patches : [];
   const places = [...others.map((s) => s.light), ...pieces.map((p) => pointsOf(p.light))].map((light) =>
     placeOf(light, middle),
   );
+  // Before the first look nothing is drawn of what is only a beginning.
   const aim = neutral && placeOf(neutral.neutral, middle);
   const meant =
     neutral && props.taste.words !== NEUTRAL ? placeOf(meantPack(neutral, props.taste), middle) : undefined;

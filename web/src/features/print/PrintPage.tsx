@@ -1,3 +1,4 @@
+import { SeenIn } from "../../shared/ui/SeenIn";
 import { useState } from "react";
 import { useSlateContext } from "../../app/SlateFrame";
 import type { SlateView } from "../../shared/api/client";
@@ -35,6 +36,7 @@ export function PrintPage() {
         {slate.local.script.length > 0 && <ScriptDials script={slate.local.script} />}
         <ScriptTable script={slate.local.script} />
         {roomOf(slate.medium.room) === "safelight" && <Preflight slate={slate} />}
+        <SeenIn slate={slate} />
         <ToneList slate={slate} edit={edit} />
         <ExposeVerdict
           slate={slate}

@@ -5,6 +5,7 @@ import { type SlateContext, useSlateContext } from "../../app/SlateFrame";
 import { type AreaView, areasOf, positiveAt } from "../../shared/api/client";
 import { quietly } from "../../shared/api/slate";
 import { useKeys } from "../../shared/keys/keys";
+import { SeenIn } from "../../shared/ui/SeenIn";
 import { draft, useStandingPicture } from "../../shared/preview/draft";
 import { Print } from "../../shared/ui/Print";
 import { ScriptDials } from "../../shared/ui/ScriptDials";
@@ -129,6 +130,7 @@ export function ShapePage() {
           onDraftEnd={() => draft.end()}
           onRemove={remove}
         />
+        <SeenIn slate={slate} />
         <PlanVerdict slate={slate} edit={edit} />
       </aside>
     </>

@@ -1,3 +1,4 @@
+import { type Viewing, viewing, viewingQuery } from "../preview/viewing";
 import createClient from "openapi-fetch";
 import type { components, paths } from "./schema";
 
@@ -136,17 +137,28 @@ export function testPicture(slate: SlateView, side = 480): string {
   return `/api/slates/${slate.id}/test-preview?${query.toString()}`;
 }
 
+/** The print as it would be with a cast; neutral without one. */
+export function castPicture(
+  slate: SlateView,
+  scale: number,
+  cast?: { hue: string; strength: string },
+): string {
+  const query = new URLSearchParams({ key: slate.previewKey, scale: String(scale), side: "120", ...cast });
+  return `/api/slates/${slate.id}/cast-picture?${query.toString()}`;
+}
+
 /** The computed print of what stands; its key is in the address, so the same picture has the same address. */
 export function previewPicture(
   slate: SlateView,
   withLocalWork: boolean,
-  { side = 960, ends = false }: { side?: number; ends?: boolean } = {},
+  { side = 960, ends = false, seen = viewing() }: { side?: number; ends?: boolean; seen?: Viewing } = {},
 ): string {
   const query = new URLSearchParams({
     key: slate.previewKey,
     local: String(withLocalWork),
     side: String(side),
     ...(ends && { ends: "true" }),
+    ...(slate.base.pack && viewingQuery(seen)),
   });
   return `/api/slates/${slate.id}/preview?${query.toString()}`;
 }

@@ -1,4 +1,5 @@
 import { useSyncExternalStore } from "react";
+import { useViewing, viewing, viewingQuery } from "./viewing";
 import { type RecipeChange, type SlateView, previewPicture } from "../api/client";
 
 /** Long side of a picture while something is dragged; the full one follows when it is let go. */
@@ -43,7 +44,11 @@ export class DraftPicture {
     { withLocalWork = true }: { withLocalWork?: boolean } = {},
   ): void {
     this.slateId = slate.id;
-    const query = `local=${String(withLocalWork)}&side=${String(DRAFT_SIDE)}`;
+    const query = new URLSearchParams({
+      local: String(withLocalWork),
+      side: String(DRAFT_SIDE),
+      ...viewingQuery(viewing()),
+    }).toString();
     this.waiting = {
       path: `/api/slates/${slate.id}/previews?${query}`,
       body: JSON.stringify({ ...change, version: slate.version }),
@@ -110,7 +115,8 @@ export const draft = new DraftPicture({
 
 /** The computed print of a slate: of what is dragged while it is dragged, else of what stands; none without a scan. */
 export function useStandingPicture(slate: SlateView, withLocalWork: boolean): string | undefined {
+  const seen = useViewing();
   const dragged = useSyncExternalStore(draft.subscribe, () => draft.of(slate.id));
   if (slate.subject.positivePath === undefined) return undefined;
-  return dragged ?? previewPicture(slate, withLocalWork);
+  return dragged ?? previewPicture(slate, withLocalWork, { seen });
 }

@@ -19,14 +19,15 @@ public enum NamedCast {
     CLEAR(10),
     STRONG(20);
 
+    public static final double LEAST_SCALE = 0.5;
+    public static final double MOST_SCALE = 4;
+
     private static final double NEXT = 1.2;
     private static final double HUE = 0.25;
     private static final double BETWEEN = 0.5;
     private static final double BEYOND = 1.25;
     private static final double OPEN = 0.5;
     private static final double STRONG_OF_DOUBT = 12;
-    private static final double LEAST_SCALE = 0.5;
-    private static final double MOST_SCALE = 4;
     private static final int MOST_PICTURES = 2;
 
     private final double points;

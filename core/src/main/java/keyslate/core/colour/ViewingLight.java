@@ -38,7 +38,7 @@ public record ViewingLight(double kelvin) {
 
     /** XYZ of a reflectance given band by band; Y of a white diffuser = 1. */
     double[] xyz(double[] reflectance) {
-        double[][] weights = kelvin == USUAL_KELVIN ? Holder.USUAL_WEIGHTS : weights(kelvin);
+        double[][] weights = weights();
         double[] sum = new double[3];
         for (int i = 0; i < BANDS; i++) {
             for (int k = 0; k < 3; k++) {
@@ -48,9 +48,25 @@ public record ViewingLight(double kelvin) {
         return sum;
     }
 
+    private double[][] weights() {
+        if (kelvin == USUAL_KELVIN) {
+            return Holder.USUAL_WEIGHTS;
+        }
+        Chosen last = Holder.last;
+        if (last == null || last.kelvin != kelvin) {
+            last = new Chosen(kelvin, weights(kelvin));
+            Holder.last = last;
+        }
+        return last.weights;
+    }
+
+    /** The light that was asked for last beside the usual one: thousands of colours are looked at in one. */
+    private record Chosen(double kelvin, double[][] weights) {}
+
     /** The weights of the usual light, which nearly everything is looked at in, made once. */
     private static final class Holder {
         static final double[][] USUAL_WEIGHTS = weights(USUAL_KELVIN);
+        static volatile Chosen last;
     }
 
     /** What each band of a white diffuser adds to X, Y and Z. */

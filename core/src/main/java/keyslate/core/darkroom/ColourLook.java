@@ -1,9 +1,11 @@
 package keyslate.core.darkroom;
 
+import java.util.LinkedHashMap;
+import java.util.Map;
 import keyslate.core.colour.ColourPaper;
 import keyslate.core.colour.DyeImage;
 import keyslate.core.colour.Layers;
-import keyslate.core.colour.ViewingLight;
+import keyslate.core.colour.Viewing;
 
 /**
  * Log exposures of the three layers to what a screen shows, as tables.
@@ -37,8 +39,12 @@ final class ColourLook {
     private static final int GREEN = SIDE;
     private static final int BLUE = 1;
 
+    /** Tables of lights that were chosen are made once each, and the oldest is forgotten. */
+    private static final int MOST_KEPT = 8;
+
     private static final class Holder {
-        static final ColourLook USUAL = new ColourLook(ViewingLight.USUAL);
+        static final ColourLook USUAL = new ColourLook(Viewing.USUAL);
+        static final Map<Viewing, ColourLook> CHOSEN = new LinkedHashMap<>();
     }
 
     /** Place along a side of the cube in parts of a cell, for each log exposure. */
@@ -46,7 +52,7 @@ final class ColourLook {
 
     private final long[] cube = new long[SIDE * SIDE * SIDE];
 
-    private ColourLook(ViewingLight light) {
+    private ColourLook(Viewing viewing) {
         for (int i = 0; i < LEVELS; i++) {
             double amount = ColourPaper.amount(LOWEST_LOG + i / (double) LEVEL_SCALE);
             double cells = (amount - LEAST_DYE) / DYE_RANGE * (SIDE - 1);
@@ -57,7 +63,7 @@ final class ColourLook {
             for (int g = 0; g < SIDE; g++) {
                 for (int b = 0; b < SIDE; b++) {
                     Layers dyes = new Layers(LEAST_DYE + r * step, LEAST_DYE + g * step, LEAST_DYE + b * step);
-                    cube[r * RED + g * GREEN + b] = packed(new DyeImage(dyes).onScreen(light));
+                    cube[r * RED + g * GREEN + b] = packed(viewing.onScreen(new DyeImage(dyes)));
                 }
             }
         }
@@ -66,6 +72,20 @@ final class ColourLook {
     /** The table of the generic paper in the usual light, made once. */
     static ColourLook usual() {
         return Holder.USUAL;
+    }
+
+    /** The table for a way to look at the print. */
+    static ColourLook of(Viewing viewing) {
+        if (viewing.equals(Viewing.USUAL)) {
+            return usual();
+        }
+        synchronized (Holder.CHOSEN) {
+            ColourLook found = Holder.CHOSEN.computeIfAbsent(viewing, ColourLook::new);
+            if (Holder.CHOSEN.size() > MOST_KEPT) {
+                Holder.CHOSEN.remove(Holder.CHOSEN.keySet().iterator().next());
+            }
+            return found;
+        }
     }
 
     private static long packed(DyeImage.Screen screen) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import keyslate.core.colour.FilterSet;
 import keyslate.core.colour.Layers;
+import keyslate.core.colour.Viewing;
 import keyslate.core.local.AreaMask;
 import keyslate.core.numeric.Bisection;
 import keyslate.core.quantity.Stops;
@@ -19,7 +20,23 @@ public final class ColourModel implements PrintModel {
     /** The truth of a batch is never farther off; see {@link ColourTruth}. */
     private static final double FARTHEST_LOG = 0.5;
 
-    private final ColourPrint print = new ColourPrint();
+    private final ColourPrint print;
+    private final Viewing viewing;
+
+    /** Dry, in the usual light. */
+    public ColourModel() {
+        this(new ColourPrint(), Viewing.USUAL);
+    }
+
+    private ColourModel(ColourPrint print, Viewing viewing) {
+        this.print = print;
+        this.viewing = viewing;
+    }
+
+    @Override
+    public PrintModel seen(Viewing other) {
+        return new ColourModel(print, other);
+    }
 
     @Override
     public Look look(Negative negative, AreaMask.View view, SheetLight light, List<Double> offsets) {
@@ -30,7 +47,7 @@ public final class ColourModel implements PrintModel {
         double common = offsets.get(0);
         Layers speed =
                 offsets.size() < 3 ? layers(common, common, common) : layers(common, offsets.get(1), offsets.get(2));
-        ColourPrint.Picture made = print.print(film, view, sheet, ColourTruth.withSpeeds(speed));
+        ColourPrint.Picture made = print.print(film, view, sheet, ColourTruth.withSpeeds(speed), viewing);
         return Look.ofCodes(made.width(), made.height(), made.rgb());
     }
 

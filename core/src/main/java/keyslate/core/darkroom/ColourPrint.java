@@ -4,6 +4,7 @@ import keyslate.core.colour.ColourPaper;
 import keyslate.core.colour.DyeImage;
 import keyslate.core.colour.FilterSet;
 import keyslate.core.colour.Layers;
+import keyslate.core.colour.Viewing;
 import keyslate.core.darkroom.ColourSheet.Burst;
 import keyslate.core.local.AreaMask;
 import keyslate.core.quantity.FilterPack;
@@ -29,7 +30,13 @@ public final class ColourPrint {
      * @param view which part of the frame that is
      */
     public Picture print(ColourRaster negative, AreaMask.View view, ColourSheet sheet, ColourTruth truth) {
-        ColourLook.Rows look = ColourLook.usual().rows(negative.width());
+        return print(negative, view, sheet, truth, Viewing.USUAL);
+    }
+
+    /** The same looked at in a light of one's own, or wet. */
+    public Picture print(
+            ColourRaster negative, AreaMask.View view, ColourSheet sheet, ColourTruth truth, Viewing viewing) {
+        ColourLook.Rows look = ColourLook.of(viewing).rows(negative.width());
         float gradient = (float) truth.gradient();
         float[][] film = {
             negative.red().samples(),

@@ -1,6 +1,7 @@
 package keyslate.core.darkroom;
 
 import java.util.List;
+import keyslate.core.colour.Viewing;
 import keyslate.core.local.AreaMask;
 
 /**
@@ -19,6 +20,11 @@ public interface PrintModel {
      * @param offsets what {@link #match} learned, stops; {@link #AS_LABELLED} when nothing is known
      */
     Look look(Negative negative, AreaMask.View view, SheetLight light, List<Double> offsets);
+
+    /** The same looked at in another light, or wet; a model that has no colour looks alike in all. */
+    default PrintModel seen(Viewing viewing) {
+        return this;
+    }
 
     /**
      * REA-01: how much faster each layer of the paper acted than labelled, in stops: the offsets at which the computed print has the mean

@@ -32,6 +32,7 @@ import keyslate.core.colour.RingAround;
 import keyslate.core.colour.SceneOffset;
 import keyslate.core.colour.Taste;
 import keyslate.core.colour.TwoAreas;
+import keyslate.core.colour.TwoLamps;
 import keyslate.core.colour.ViewingLight;
 import keyslate.core.colour.WetPrint;
 import keyslate.core.quantity.ExposureTime;
@@ -184,6 +185,10 @@ final class ColourExamples {
         formulas.put(
                 "COL-42",
                 e -> TwoAreas.of(List.of(magenta(e.at("other"))), List.of(magenta(e.at("points"))), List.of())
+                        .magenta());
+        formulas.put(
+                "COL-44",
+                e -> TwoLamps.of(new ViewingLight(e.at("first")), new ViewingLight(e.at("second")), FilterSet.DICHROIC)
                         .magenta());
         formulas.put("COL-43", e -> PacksAround.stepFor(e.at("open")));
         return formulas;

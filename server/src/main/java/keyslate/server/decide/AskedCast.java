@@ -41,8 +41,6 @@ final class AskedCast {
     private static final int MOST_LOOKS = 12;
     private static final int MOST_AT_ONCE = 2;
     private static final double MOST_POINTS = 60;
-    private static final double LEAST_SCALE = 0.5;
-    private static final double MOST_SCALE = 4;
     private static final double LEAST_FACTOR = 0.2;
     private static final int LONGEST_NAME = 40;
     private static final FilterPack NO_PACK = FilterPack.of(0, 0, 0);
@@ -77,7 +75,11 @@ final class AskedCast {
                 "/cast/scale",
                 1.0,
                 () -> Check.within(
-                        "scale of the casts shown", CastLooks.or(cast.scale(), 1), LEAST_SCALE, MOST_SCALE, ""));
+                        "scale of the casts shown",
+                        CastLooks.or(cast.scale(), 1),
+                        NamedCast.LEAST_SCALE,
+                        NamedCast.MOST_SCALE,
+                        ""));
         double density = Readings.stops(errors, "/cast/densityStops", cast.densityStops());
         List<ColourLook> looks = cast.looks() == null ? List.of() : cast.looks();
         if (looks.isEmpty() || looks.size() > MOST_LOOKS) {

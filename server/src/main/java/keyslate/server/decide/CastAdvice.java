@@ -255,9 +255,9 @@ final class CastAdvice {
         return CastLook.of(pack, 0, 0, CastWay.START).open(openPoints);
     }
 
-    /** What the looks of a slate say together, the start among them; none before the first look. */
+    /** What the looks of a slate say together, the start among them; none before the first sheet. */
     static Optional<Estimate> together(List<CastLook> looks) {
-        return looks(looks) == 0 ? Optional.empty() : Optional.of(CastEvidence.weighed(looks, List.of()));
+        return looks.isEmpty() ? Optional.empty() : Optional.of(CastEvidence.weighed(looks, List.of()));
     }
 
     /** The outline of where neutral lies in 19 of 20. */

@@ -11,6 +11,7 @@ import keyslate.core.colour.CastLook;
 import keyslate.core.colour.CastWay;
 import keyslate.core.colour.FirstPack;
 import keyslate.core.colour.KitFactors;
+import keyslate.core.colour.NamedCast;
 import keyslate.core.colour.Taste;
 import keyslate.core.colour.TwoAreas;
 import keyslate.core.light.Light;
@@ -87,7 +88,7 @@ class ColourSoFar {
         return sheet.rig().paper().id().equals(rig.paper().id());
     }
 
-    /** For the rose; none before the first look. */
+    /** For the rose; none before the first sheet. */
     Optional<ColourView> view(List<OnCord> cord, Rig now) {
         List<CastLook> looks = looks(cord, now);
         return CastAdvice.together(looks).map(together -> view(together, looked(cord, now), looks));
@@ -121,6 +122,7 @@ class ColourSoFar {
                         .orElse(null),
                 together.steady().map(ColourSoFar::steady).orElse(null),
                 PacksAround.stepFor(together.uncertaintyPoints()),
+                NamedCast.scaleFor(together.uncertaintyPoints()),
                 apart(together, looked).orElse(null));
     }
 

@@ -47,7 +47,7 @@ class ColourVerdicts {
                 CastAdvice.verdict(sheet, told, counting, CastEvidence.weighed(counting, List.of())), told.seen());
     }
 
-    /** What all looks of a slate say so far; none before the first. */
+    /** What all looks of a slate say so far; none before the first sheet. */
     Optional<ColourView> soFar(List<OnCord> cord, Rig now) {
         return soFar.view(cord, now);
     }

@@ -103,7 +103,7 @@ class DecisionController {
         return decisions.scenes(id);
     }
 
-    /** What all looks at the colour of a slate say together; nothing while there was none. */
+    /** What all looks at the colour of a slate say together; nothing before its first sheet. */
     @GetMapping("/api/slates/{id}/colour")
     ResponseEntity<ColourView> colour(@PathVariable String id) {
         return decisions

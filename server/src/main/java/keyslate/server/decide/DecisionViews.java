@@ -299,6 +299,7 @@ public final class DecisionViews {
      * @param kit what a point of the viewing filters has turned out to move the pack by; none before the first
      * @param steady what the eye adds to a neutral by itself, where something that is not of that eye tells
      * @param stepPoints how far apart pieces about this pack should lie
+     * @param castScale how many times as strong as usual the casts should be shown that are named
      * @param apart what two places that should both be neutral differ by, in words; left out where they do not
      */
     public record ColourView(
@@ -310,6 +311,7 @@ public final class DecisionViews {
             @Nullable KitView kit,
             @Nullable SteadyView steady,
             double stepPoints,
+            double castScale,
             @Nullable String apart) {}
 
     /**

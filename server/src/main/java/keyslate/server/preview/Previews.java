@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import keyslate.core.colour.Viewing;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.darkroom.LaidPieces;
@@ -123,9 +124,14 @@ public class Previews {
      * The print of a rig.
      *
      * @param part of the negative that is printed, as large as the picture is to be
+     * @param viewing how it is looked at
      */
-    public Look look(Rig rig, Negative part, Basis basis, boolean withLocalWork) {
-        return rig.medium().core().model().look(part, rig.view(rig.crop()), light(rig, withLocalWork), basis.offsets());
+    public Look look(Rig rig, Negative part, Basis basis, boolean withLocalWork, Viewing viewing) {
+        return rig.medium()
+                .core()
+                .model()
+                .seen(viewing)
+                .look(part, rig.view(rig.crop()), light(rig, withLocalWork), basis.offsets());
     }
 
     /**

@@ -1,6 +1,9 @@
 package keyslate.server.slate;
 
 import java.util.Optional;
+import keyslate.core.colour.NamedCast;
+import keyslate.core.colour.Viewing;
+import keyslate.core.darkroom.CastPictures;
 import keyslate.core.darkroom.Look;
 import keyslate.core.darkroom.Negative;
 import keyslate.core.darkroom.PrintEnds;
@@ -32,6 +35,8 @@ import org.springframework.stereotype.Component;
 @Component
 public class ComputedPrints {
     private static final String NEVER_SCANNED = "Nothing of it was ever scanned, so there is nothing to preview.";
+
+    private static final int MOST_OF_A_CAST = 480;
 
     private final Database database;
     private final SlateService slates;
@@ -73,10 +78,16 @@ public class ComputedPrints {
      * @param local with local work
      * @param ends bare paper and full black marked
      * @param side the longer one, pixels
+     * @param viewing how a colour print is looked at
      */
-    public record Shape(boolean local, boolean ends, int side) {}
+    public record Shape(boolean local, boolean ends, int side, Viewing viewing) {
+        /** Dry, in the usual light. */
+        public Shape(boolean local, boolean ends, int side) {
+            this(local, ends, side, Viewing.USUAL);
+        }
+    }
 
-    private record Asked(String key, boolean local, int side) {}
+    private record Asked(String key, boolean local, int side, Viewing viewing) {}
 
     /** The picture of a change, a BMP; its version does not matter. */
     byte[] ofChange(String slateId, RecipeChange change, Shape shape) {
@@ -121,11 +132,24 @@ public class ComputedPrints {
     byte[] bmp(String subject, Shown shown, Shape shape) {
         int pixels = Check.count("side", shape.side(), 16, PictureFiles.WORKING_SIDE);
         return newest.run(
-                subject, new Asked(shown.key() + (shape.ends() ? " ends" : ""), shape.local(), pixels), () -> {
+                subject,
+                new Asked(shown.key() + (shape.ends() ? " ends" : ""), shape.local(), pixels, shape.viewing()),
+                () -> {
                     Rig rig = shown.rig();
-                    Look look = previews.look(rig, part(rig, rig.crop(), pixels), shown.basis(), shape.local());
+                    Look look = previews.look(
+                            rig, part(rig, rig.crop(), pixels), shown.basis(), shape.local(), shape.viewing());
                     return PictureFiles.bmp(shape.ends() ? PrintEnds.marked(look) : look);
                 });
+    }
+
+    /** What stands, as it would print with a cast; a picture of its own, whatever else is asked for. */
+    byte[] cast(Shown shown, NamedCast.Picture cast, double scale, int side) {
+        Rig rig = shown.rig();
+        if (rig.light().points().isEmpty()) {
+            throw new ConflictException("wrong-kind", "Casts are of colour paper.");
+        }
+        int pixels = Check.count("side", side, 16, MOST_OF_A_CAST);
+        return PictureFiles.bmp(CastPictures.of(part(rig, rig.crop(), pixels), rig.view(rig.crop()), cast, scale));
     }
 
     /** A part of its negative. */

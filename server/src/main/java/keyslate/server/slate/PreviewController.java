@@ -1,10 +1,18 @@
 package keyslate.server.slate;
 
 import java.time.Duration;
+import keyslate.core.colour.FilterSet;
+import keyslate.core.colour.Hue;
+import keyslate.core.colour.NamedCast;
+import keyslate.core.colour.Taste;
+import keyslate.core.colour.TwoLamps;
+import keyslate.core.colour.Viewing;
+import keyslate.core.colour.ViewingLight;
 import keyslate.core.darkroom.Look;
 import keyslate.core.medium.Medium;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.QuantityException;
+import keyslate.server.PrintTurns;
 import keyslate.server.Show;
 import keyslate.server.negative.Negatives;
 import keyslate.server.picture.PictureFiles;
@@ -55,6 +63,10 @@ class PreviewController {
         this.kinds = kinds;
     }
 
+    private static Viewing viewing(double kelvin, boolean wet) {
+        return new Viewing(new ViewingLight(kelvin), wet);
+    }
+
     private record Asked(String key, int side) {}
 
     /** The computed print of what stands. An address with the right key may be kept; any other is answered and not kept. */
@@ -64,12 +76,16 @@ class PreviewController {
             @RequestParam(required = false) @Nullable String key,
             @RequestParam(defaultValue = "true") boolean local,
             @RequestParam(defaultValue = "960") int side,
-            @RequestParam(defaultValue = "false") boolean ends) {
+            @RequestParam(defaultValue = "false") boolean ends,
+            @RequestParam(defaultValue = "5000") double kelvin,
+            @RequestParam(defaultValue = "false") boolean wet) {
         Shown shown = prints.standing(id);
         CacheControl cache = shown.key().equals(key)
                 ? CacheControl.maxAge(Duration.ofMinutes(5)).cachePrivate()
                 : CacheControl.noStore();
-        return ResponseEntity.ok().cacheControl(cache).body(prints.bmp(id, shown, new Shape(local, ends, side)));
+        return ResponseEntity.ok()
+                .cacheControl(cache)
+                .body(prints.bmp(id, shown, new Shape(local, ends, side, viewing(kelvin, wet))));
     }
 
     /** The computed print of a change of what stands, which is not stored; its version does not matter. */
@@ -79,11 +95,54 @@ class PreviewController {
             @RequestBody RecipeChange change,
             @RequestParam(defaultValue = "true") boolean local,
             @RequestParam(defaultValue = "480") int side,
-            @RequestParam(defaultValue = "false") boolean ends) {
+            @RequestParam(defaultValue = "false") boolean ends,
+            @RequestParam(defaultValue = "5000") double kelvin,
+            @RequestParam(defaultValue = "false") boolean wet) {
         return ResponseEntity.ok()
                 .cacheControl(CacheControl.noStore())
-                .body(prints.ofChange(id, change, new Shape(local, ends, side)));
+                .body(prints.ofChange(id, change, new Shape(local, ends, side, viewing(kelvin, wet))));
     }
+
+    /**
+     * The print as it would be with a cast, or neutral where the hue is left out: what a cast is named by. An address may be kept whose key is the preview's.
+     *
+     * @param scale how many times as strong as usual, 0.5 to 4
+     */
+    @GetMapping(path = "/cast-picture", produces = BMP)
+    ResponseEntity<byte[]> cast(
+            @PathVariable String id,
+            @RequestParam(required = false) @Nullable Hue hue,
+            @RequestParam(defaultValue = "CLEAR") NamedCast strength,
+            @RequestParam(defaultValue = "1") double scale,
+            @RequestParam(required = false) @Nullable String key,
+            @RequestParam(defaultValue = "120") int side) {
+        Shown shown = prints.standing(id);
+        NamedCast.Picture cast = hue == null ? NamedCast.Picture.NEUTRAL : new NamedCast.Picture(hue, strength);
+        double times = Check.within("scale", scale, NamedCast.LEAST_SCALE, NamedCast.MOST_SCALE, "");
+        CacheControl cache = shown.key().equals(key)
+                ? CacheControl.maxAge(Duration.ofMinutes(5)).cachePrivate()
+                : CacheControl.noStore();
+        return ResponseEntity.ok().cacheControl(cache).body(prints.cast(shown, cast, times, side));
+    }
+
+    /** What a neutral of one lamp is in another (COL-44). */
+    @GetMapping("/lamps")
+    LampsView lamps(@PathVariable String id, @RequestParam double first, @RequestParam double second) {
+        TwoLamps lamps = TwoLamps.of(new ViewingLight(first), new ViewingLight(second), FilterSet.DICHROIC);
+        Taste needs = new Taste(lamps.magenta(), lamps.yellow());
+        return new LampsView(
+                lamps.magenta(),
+                lamps.yellow(),
+                needs.isNeutral() ? "neutral too" : PrintTurns.meant(new Taste(-lamps.magenta(), -lamps.yellow())));
+    }
+
+    /**
+     * Two lamps.
+     *
+     * @param magentaPoints that the pack would need more in the second; yellowPoints alike
+     * @param words what a print that is neutral in the first looks like in the second
+     */
+    record LampsView(double magentaPoints, double yellowPoints, String words) {}
 
     /**
      * What the test that is planned should look like, its pieces laid as they are looked at. An address may be kept whose key is the preview's, a hyphen

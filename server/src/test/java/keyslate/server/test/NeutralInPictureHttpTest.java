@@ -116,4 +116,24 @@ class NeutralInPictureHttpTest extends OnATestSlate {
                 Map.of("way", "PICTURE", "looks", List.of(Map.of("spot", Map.of("scan", 9, "x", 0.5, "y", 0.5))));
         assertThat(asked(print, other).text()).contains("no such picture");
     }
+
+    @Test
+    void thePictureIsShownWithEachCastInAnyLightAndWet() throws IOException {
+        scanned();
+        String at = "/api/slates/" + slate;
+        byte[] neutral = http().bytes(at + "/cast-picture?side=48");
+        byte[] red = http().bytes(at + "/cast-picture?side=48&hue=R&strength=STRONG");
+        assertThat(red).hasSameSizeAs(neutral).isNotEqualTo(neutral);
+        assertThat(http().get(at + "/cast-picture?hue=R&scale=9").status()).isEqualTo(422);
+        assertThat(http().get(at + "/cast-picture?hue=Q").status()).isGreaterThanOrEqualTo(400);
+        byte[] usual = http().bytes(at + "/preview?side=48");
+        assertThat(http().bytes(at + "/preview?side=48&kelvin=2700")).isNotEqualTo(usual);
+        assertThat(http().bytes(at + "/preview?side=48&wet=true")).isNotEqualTo(usual);
+        assertThat(http().bytes(at + "/preview?side=48")).isEqualTo(usual);
+        assertThat(http().get(at + "/preview?side=48&kelvin=100").status()).isEqualTo(422);
+        JsonNode lamps = ok(http().get(at + "/lamps?first=5000&second=2700"));
+        assertThat(lamps.get("magentaPoints").asDouble()).isBetween(0.4, 0.7);
+        assertThat(lamps.get("words").asString()).isNotEmpty();
+        assertThat(http().get(at + "/lamps?first=1&second=2700").status()).isEqualTo(422);
+    }
 }
