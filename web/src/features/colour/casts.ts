@@ -147,7 +147,7 @@ function named(chosen: Choosing): ColourLook {
 
 export const BESIDES: readonly { value: Beside; label: string }[] = [
   { value: "NOTHING", label: "Nothing" },
-  { value: "CARD", label: "Grey card" },
+  { value: "CARD", label: "Card" },
   { value: "MEASURED_CARD", label: "Measured" },
   { value: "REFERENCE", label: "Print" },
 ];

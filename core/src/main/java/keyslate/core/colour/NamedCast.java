@@ -26,7 +26,7 @@ public enum NamedCast {
     private static final double HUE = 0.25;
     private static final double BETWEEN = 0.5;
     private static final double BEYOND = 1.25;
-    private static final double OPEN = 0.5;
+    private static final double OPEN = 0.35;
     private static final double STRONG_OF_DOUBT = 12;
     private static final int MOST_PICTURES = 2;
 

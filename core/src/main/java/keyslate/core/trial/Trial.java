@@ -129,9 +129,9 @@ public final class Trial {
                         foreign("mono-split", MonoByTests.Kind.SPLIT),
                         foreign("mono-dials", MonoByTests.Kind.DIALS),
                         foreign("colour-viewing-filters", Advice.STATION, byEye(ColourByEye.Way.VIEWING_FILTERS)),
-                        foreign("colour-named-cast", Advice.CORE_ONLY, byEye(ColourByEye.Way.BY_NAME)),
-                        foreign("colour-pieces", Advice.CORE_ONLY, byEye(ColourByEye.Way.PIECES)),
-                        foreign("colour-ring-around", Advice.CORE_ONLY, byEye(ColourByEye.Way.RING_AROUND)),
+                        foreign("colour-named-cast", Advice.STATION, byEye(ColourByEye.Way.BY_NAME)),
+                        foreign("colour-pieces", Advice.STATION, byEye(ColourByEye.Way.PIECES)),
+                        foreign("colour-ring-around", Advice.STATION, byEye(ColourByEye.Way.RING_AROUND)),
                         foreign("colour-scan", Advice.CORE_ONLY, ColourByScan::follow))
                 .map(m -> new Result(m.name(), m.advice(), runs, figures(m, runs, seed)))
                 .toList();
@@ -167,10 +167,13 @@ public final class Trial {
                 tested("mono-split", MonoByTests.Kind.SPLIT),
                 tested("mono-dials", MonoByTests.Kind.DIALS),
                 byEye("colour-viewing-filters", Advice.STATION, ColourByEye.Way.VIEWING_FILTERS, steady),
-                byEye("colour-named-cast", Advice.CORE_ONLY, ColourByEye.Way.BY_NAME, steady),
-                byEye("colour-pieces", Advice.CORE_ONLY, ColourByEye.Way.PIECES, steady),
-                byEye("colour-ring-around", Advice.CORE_ONLY, ColourByEye.Way.RING_AROUND, steady),
+                byEye("colour-named-cast", Advice.STATION, ColourByEye.Way.BY_NAME, steady),
+                byEye("colour-pieces", Advice.STATION, ColourByEye.Way.PIECES, steady),
+                byEye("colour-ring-around", Advice.STATION, ColourByEye.Way.RING_AROUND, steady),
                 byEye("colour-grey-card", Advice.STATION, ColourByEye.Way.BESIDE_A_CARD, steady),
+                byEye("colour-picture", Advice.STATION, ColourByEye.Way.PICTURE, steady),
+                hard("colour-far-negatives", TestedColour.Negatives.FAR, steady),
+                hard("colour-mixed-light", TestedColour.Negatives.MIXED_LIGHT, steady),
                 new Method("colour-scan", Advice.CORE_ONLY, SCAN_PIECES, s -> colour(s, steady, ColourByScan::follow)),
                 new Method("local", Advice.CORE_ONLY, LOCAL_PIECES, s -> local(new SimulatedMono(s))),
                 new Method(
@@ -197,6 +200,14 @@ public final class Trial {
 
     private static Method byEye(String name, Advice advice, ColourByEye.Way way, double steady) {
         return new Method(name, advice, COLOUR_PIECES, seed -> colour(seed, steady, byEye(way)));
+    }
+
+    /** Through viewing filters, of negatives that are harder than most. */
+    private static Method hard(String name, TestedColour.Negatives negatives, double steady) {
+        return new Method(name, Advice.STATION, COLOUR_PIECES, seed -> {
+            TestedColour world = new TestedColour(seed, new TestedColour.Kind(steady, false, negatives));
+            return errors(byEye(ColourByEye.Way.VIEWING_FILTERS).apply(world), world::errorOf);
+        });
     }
 
     private static Function<ColourDarkroom, List<Exposed>> byEye(ColourByEye.Way way) {

@@ -13,6 +13,7 @@ import keyslate.core.colour.FirstPack;
 import keyslate.core.colour.KitFactors;
 import keyslate.core.colour.KitLook;
 import keyslate.core.colour.NamedCast;
+import keyslate.core.colour.NeutralSpot;
 import keyslate.core.colour.PiecePick;
 import keyslate.core.colour.RingAround;
 import keyslate.core.colour.RingAround.Exposed;
@@ -22,6 +23,7 @@ import keyslate.core.exposure.TimeEvidence;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.Stops;
+import keyslate.core.reading.ScanColour;
 import keyslate.core.test.PacksAround;
 
 /**
@@ -31,7 +33,7 @@ import keyslate.core.test.PacksAround;
 public final class ColourByEye {
     private static final int LOOKS = 4;
     /** A touch each, with no filter to hold. */
-    private static final int NAMED_LOOKS = 6;
+    private static final int NAMED_LOOKS = 8;
 
     private static final int ROW = 7;
 
@@ -53,7 +55,9 @@ public final class ColourByEye {
         /** Nine pieces: three of magenta by three of yellow. */
         PIECES,
         /** Seven: the pack and six about it. */
-        RING_AROUND
+        RING_AROUND,
+        /** A spot measured in a picture of each strip, at the patch of the right density. */
+        PICTURE
     }
 
     /**
@@ -175,7 +179,7 @@ public final class ColourByEye {
         if (looking) {
             Exposed patch =
                     ColourStart.set(new Exposed(pack, totals.get((int) Math.round(mark.index() + mark.weight()))));
-            for (int i = 0; i < (way == Way.BY_NAME ? NAMED_LOOKS : LOOKS); i++) {
+            for (int i = 0; i < timesLooked(); i++) {
                 looks.add(look(patch));
             }
         }
@@ -183,13 +187,29 @@ public final class ColourByEye {
         return true;
     }
 
+    /** A picture that is measured again says the same. */
+    private int timesLooked() {
+        return switch (way) {
+            case BY_NAME -> NAMED_LOOKS;
+            case PICTURE -> 1;
+            default -> LOOKS;
+        };
+    }
+
     private CastLook look(Exposed patch) {
         return switch (way) {
+            case PICTURE -> measured(patch);
             case VIEWING_FILTERS -> KitLook.at(patch.pack(), darkroom.throughKit(patch));
             case BESIDE_A_CARD ->
                 KitLook.at(patch.pack(), darkroom.throughKitBesideCard(patch)).against(Against.CARD);
             default -> named(patch);
         };
+    }
+
+    private CastLook measured(Exposed patch) {
+        ColourDarkroom.Scanned scanned = darkroom.scan(patch);
+        NeutralSpot spot = NeutralSpot.of(ScanColour.of(scanned.card(), scanned.white()), FilterSet.DICHROIC);
+        return CastLook.of(patch.pack(), spot.magenta(), spot.yellow(), CastWay.PICTURE);
     }
 
     private CastLook named(Exposed patch) {

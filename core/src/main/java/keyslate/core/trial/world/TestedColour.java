@@ -33,6 +33,7 @@ public final class TestedColour implements ColourDarkroom {
     private static final double GREY_CARD = 0.18;
     private static final double MOST_STOPS = 2;
     private static final double LIGHT_SPREAD = 0.06;
+    private static final double MIXED_SPREAD = 0.15;
     private static final double LEAST_SECONDS = 0.01;
     private static final int HALVINGS = 40;
     /** Points of a viewing filter for one unit of dye: what the band densities of a neutral differ by (COL-19). */
@@ -59,10 +60,33 @@ public final class TestedColour implements ColourDarkroom {
     private final long scanSeed;
     private int pieces;
 
+    /** Which negatives come into it. */
+    public enum Negatives {
+        /** Up to two stops thin or dense, in light that is a little off. */
+        USUAL,
+        /** Two stops thin or two stops dense. */
+        FAR,
+        /** In the light of two kinds of lamp: the card gets more of one than the film is made for. */
+        MIXED_LIGHT
+    }
+
     /** What a darkroom is like. */
-    public record Kind(double steady, boolean foreign) {
+    public record Kind(double steady, boolean foreign, Negatives negatives) {
         /** Every look is a new one, and the paper is as the advice thinks. */
         public static final Kind USUAL = new Kind(0, false);
+
+        public Kind(double steady, boolean foreign) {
+            this(steady, foreign, Negatives.USUAL);
+        }
+
+        private double lightSpread() {
+            return negatives == Negatives.MIXED_LIGHT ? MIXED_SPREAD : LIGHT_SPREAD;
+        }
+
+        private Stops off(Fate fate) {
+            double stops = fate.even(-MOST_STOPS, MOST_STOPS);
+            return Stops.of(negatives == Negatives.FAR ? Math.copySign(MOST_STOPS, stops) : stops);
+        }
     }
 
     /**
@@ -77,10 +101,10 @@ public final class TestedColour implements ColourDarkroom {
     private TestedColour(ColourRoom room, Fate fate, Kind kind) {
         this.room = room;
         Layers card = new Layers(
-                GREY_CARD * Math.pow(10, fate.bell(LIGHT_SPREAD)),
+                GREY_CARD * Math.pow(10, fate.bell(kind.lightSpread())),
                 GREY_CARD,
-                GREY_CARD * Math.pow(10, fate.bell(LIGHT_SPREAD)));
-        negative = room.negative(card, Stops.of(fate.even(-MOST_STOPS, MOST_STOPS)));
+                GREY_CARD * Math.pow(10, fate.bell(kind.lightSpread())));
+        negative = room.negative(card, kind.off(fate));
         casts = new CastEye(fate.seed(), fate.even(SURE_AB, UNSURE_AB), kind.steady());
         eye = new Eye(fate.seed());
         scanSeed = fate.seed();
