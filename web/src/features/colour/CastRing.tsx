@@ -1,4 +1,4 @@
-import { type SlateView, castPicture } from "../../shared/api/client";
+import { type SlateView, castPictures } from "../../shared/api/client";
 import { type Choosing, HUES, type Hue, NAME_STEPS } from "./casts";
 import { RAYS, rayPlace } from "./rose";
 
@@ -14,6 +14,8 @@ export function CastRing(props: {
   onChoose: (chosen: Choosing) => void;
 }) {
   const { slate, scale, chosen, onChoose } = props;
+  const { imageWidthMm, imageHeightMm } = slate.setup;
+  const sheet = { source: castPictures(slate, scale), aspect: imageWidthMm / imageHeightMm };
   return (
     <div className="rose cast-ring" role="group" aria-label="The picture with each cast">
       <button
@@ -24,12 +26,11 @@ export function CastRing(props: {
         aria-label="neutral"
         onClick={() => onChoose({ neutral: true })}
       >
-        <img src={castPicture(slate, scale)} alt="" draggable={false} />
+        <One {...sheet} number={0} />
         <span className="piece-words">neutral</span>
       </button>
       {RAYS.flatMap((ray, i) =>
         STRENGTHS.map((step, n) => {
-          const strength = step.strengths[0] ?? "CLEAR";
           const away = rayPlace(i);
           const place = PLACES[n] ?? 1;
           const hue: Hue = ray.letter;
@@ -46,7 +47,7 @@ export function CastRing(props: {
               aria-label={`${step.label} ${castWords(hue)}`}
               onClick={() => onChoose({ hue, step: step.id })}
             >
-              <img src={castPicture(slate, scale, { hue, strength })} alt="" draggable={false} />
+              <One {...sheet} number={1 + STRENGTHS.length * i + n} />
               {n === STRENGTHS.length - 1 && <span className="piece-words">{castWords(hue)}</span>}
             </button>
           );
@@ -57,6 +58,22 @@ export function CastRing(props: {
         filter from the middle out.
       </p>
     </div>
+  );
+}
+
+/** One of the pictures that lie under each other on one sheet. */
+function One(props: { source: string; aspect: number; number: number }) {
+  const count = RAYS.length * STRENGTHS.length;
+  return (
+    <span
+      className="cast-picture"
+      style={{
+        aspectRatio: props.aspect,
+        backgroundImage: `url("${props.source}")`,
+        backgroundSize: `100% ${String(100 * (count + 1))}%`,
+        backgroundPosition: `0 ${String((100 * props.number) / count)}%`,
+      }}
+    />
   );
 }
 

@@ -137,14 +137,10 @@ export function testPicture(slate: SlateView, side = 480): string {
   return `/api/slates/${slate.id}/test-preview?${query.toString()}`;
 }
 
-/** The print as it would be with a cast; neutral without one. */
-export function castPicture(
-  slate: SlateView,
-  scale: number,
-  cast?: { hue: string; strength: string },
-): string {
-  const query = new URLSearchParams({ key: slate.previewKey, scale: String(scale), side: "120", ...cast });
-  return `/api/slates/${slate.id}/cast-picture?${query.toString()}`;
+/** The print neutral and with each cast, one under the other. */
+export function castPictures(slate: SlateView, scale: number): string {
+  const query = new URLSearchParams({ key: slate.previewKey, scale: String(scale), side: "120" });
+  return `/api/slates/${slate.id}/casts-of-it?${query.toString()}`;
 }
 
 /** The computed print of what stands; its key is in the address, so the same picture has the same address. */

@@ -1,10 +1,13 @@
 package keyslate.core.darkroom;
 
 import java.util.List;
+import java.util.stream.Stream;
 import keyslate.core.colour.ColourBalance;
 import keyslate.core.colour.ColourFilm;
 import keyslate.core.colour.FilterSet;
+import keyslate.core.colour.Hue;
 import keyslate.core.colour.Layers;
+import keyslate.core.colour.NamedCast;
 import keyslate.core.colour.NamedCast.Picture;
 import keyslate.core.colour.NeutralRemoval;
 import keyslate.core.local.AreaMask;
@@ -26,14 +29,40 @@ public final class CastPictures {
 
     private CastPictures() {}
 
+    /** The order of {@link #all}: neutral, then round the rose from the top, each hue from slight to strong. */
+    public static final List<Picture> ORDER = Stream.concat(
+                    Stream.of(Picture.NEUTRAL),
+                    Stream.of(Hue.G, Hue.C, Hue.B, Hue.M, Hue.R, Hue.Y)
+                            .flatMap(hue -> Stream.of(NamedCast.SLIGHT, NamedCast.CLEAR, NamedCast.STRONG)
+                                    .map(strength -> new Picture(hue, strength))))
+            .toList();
+
     /**
-     * The print with a cast.
+     * All of them, one under the other in their {@link #ORDER}.
      *
      * @param negative the part that prints
      * @param view which part of the frame that is
      * @param scale how many times as strong as usual, 0.5 to 4
      */
+    public static Look all(Negative negative, AreaMask.View view, double scale) {
+        int width = negative.width();
+        List<ColourPrint.Picture> made =
+                ORDER.stream().map(cast -> print(negative, view, cast, scale)).toList();
+        int height = made.get(0).height();
+        int[] codes = new int[width * height * made.size()];
+        for (int i = 0; i < made.size(); i++) {
+            System.arraycopy(made.get(i).rgb(), 0, codes, i * width * height, width * height);
+        }
+        return Look.ofCodes(width, height * made.size(), codes);
+    }
+
+    /** The print with one cast. */
     public static Look of(Negative negative, AreaMask.View view, Picture cast, double scale) {
+        ColourPrint.Picture made = print(negative, view, cast, scale);
+        return Look.ofCodes(made.width(), made.height(), made.rgb());
+    }
+
+    private static ColourPrint.Picture print(Negative negative, AreaMask.View view, Picture cast, double scale) {
         FilterPack pack = NeutralRemoval.of(NEUTRAL.pack().toShift().plus(cast.shift(scale)))
                 .pack();
         double seconds = NEUTRAL.time().inSeconds()
@@ -43,8 +72,6 @@ public final class CastPictures {
                 ColourSheet.USUAL_KELVIN,
                 FilterSet.DICHROIC,
                 List.of(new ColourSheet.Burst(pack, seconds, Reach.WHOLE)));
-        ColourPrint.Picture made =
-                new ColourPrint().print(((Negative.Colour) negative).density(), view, sheet, ColourTruth.asLabelled());
-        return Look.ofCodes(made.width(), made.height(), made.rgb());
+        return new ColourPrint().print(((Negative.Colour) negative).density(), view, sheet, ColourTruth.asLabelled());
     }
 }

@@ -56,6 +56,16 @@ class CastPicturesTest {
     }
 
     @Test
+    void allLieUnderEachOtherInTheirOrder() {
+        Look all = CastPictures.all(card(), WHOLE, 1);
+        assertThat(CastPictures.ORDER).hasSize(19);
+        assertThat(all.height()).isEqualTo(8 * 19);
+        for (int i = 0; i < CastPictures.ORDER.size(); i++) {
+            assertThat(densities(all.part(0, 8 * i, 8, 8))).isEqualTo(shown(CastPictures.ORDER.get(i), 1));
+        }
+    }
+
+    @Test
     void aPrintThatIsWetLooksBluerAndDarker() {
         SheetLight light = SheetLight.straight(ColourModel.REFERENCE_LOG, COLOUR.plainLight(), 10);
         double[] dry = densities(COLOUR.model().look(card(), WHOLE, light, PrintModel.AS_LABELLED));

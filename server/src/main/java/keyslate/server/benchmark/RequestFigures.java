@@ -23,6 +23,8 @@ final class RequestFigures {
     private final String slate;
     private final String preview;
     private final String colourPreview;
+    /** The print neutral and with six casts in three strengths: 19 of 240 pixels. */
+    private final String ring;
 
     /** For an application with demo data at {@code base}. */
     RequestFigures(String base) throws IOException, InterruptedException {
@@ -30,7 +32,9 @@ final class RequestFigures {
         String mono = slateOf("MONOCHROME");
         slate = "/api/slates/" + mono;
         preview = preview(mono);
-        colourPreview = preview(slateOf("COLOUR"));
+        String colour = slateOf("COLOUR");
+        colourPreview = preview(colour);
+        ring = "/api/slates/" + colour + "/casts-of-it?side=240";
     }
 
     /** The first slate on the bench that is printed on a kind of paper. */
@@ -53,6 +57,7 @@ final class RequestFigures {
     void add(Map<String, Double> figures) throws IOException, InterruptedException {
         put(figures, "previewMonoRequest", preview);
         put(figures, "previewColourRequest", colourPreview);
+        put(figures, "ring19Request", ring);
         put(figures, "slateRequest", slate);
         put(figures, "benchRequest", "/api/bench");
     }

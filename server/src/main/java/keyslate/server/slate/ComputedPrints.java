@@ -1,7 +1,6 @@
 package keyslate.server.slate;
 
 import java.util.Optional;
-import keyslate.core.colour.NamedCast;
 import keyslate.core.colour.Viewing;
 import keyslate.core.darkroom.CastPictures;
 import keyslate.core.darkroom.Look;
@@ -36,7 +35,7 @@ import org.springframework.stereotype.Component;
 public class ComputedPrints {
     private static final String NEVER_SCANNED = "Nothing of it was ever scanned, so there is nothing to preview.";
 
-    private static final int MOST_OF_A_CAST = 480;
+    private static final int MOST_OF_A_CAST = 240;
 
     private final Database database;
     private final SlateService slates;
@@ -142,14 +141,14 @@ public class ComputedPrints {
                 });
     }
 
-    /** What stands, as it would print with a cast; a picture of its own, whatever else is asked for. */
-    byte[] cast(Shown shown, NamedCast.Picture cast, double scale, int side) {
+    /** What stands, as it would print with each cast; pictures of their own, whatever else is asked for. */
+    byte[] casts(Shown shown, double scale, int side) {
         Rig rig = shown.rig();
         if (rig.light().points().isEmpty()) {
             throw new ConflictException("wrong-kind", "Casts are of colour paper.");
         }
         int pixels = Check.count("side", side, 16, MOST_OF_A_CAST);
-        return PictureFiles.bmp(CastPictures.of(part(rig, rig.crop(), pixels), rig.view(rig.crop()), cast, scale));
+        return PictureFiles.bmp(CastPictures.all(part(rig, rig.crop(), pixels), rig.view(rig.crop()), scale));
     }
 
     /** A part of its negative. */

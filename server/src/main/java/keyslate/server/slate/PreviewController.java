@@ -2,7 +2,6 @@ package keyslate.server.slate;
 
 import java.time.Duration;
 import keyslate.core.colour.FilterSet;
-import keyslate.core.colour.Hue;
 import keyslate.core.colour.NamedCast;
 import keyslate.core.colour.Taste;
 import keyslate.core.colour.TwoLamps;
@@ -104,25 +103,22 @@ class PreviewController {
     }
 
     /**
-     * The print as it would be with a cast, or neutral where the hue is left out: what a cast is named by. An address may be kept whose key is the preview's.
+     * The print neutral and with each of six casts in three strengths, one under the other: what a cast is named by. Neutral, then greener, more cyan, bluer, more magenta, redder and yellower, each from slight to strong. An address may be kept whose key is the preview's.
      *
      * @param scale how many times as strong as usual, 0.5 to 4
      */
-    @GetMapping(path = "/cast-picture", produces = BMP)
-    ResponseEntity<byte[]> cast(
+    @GetMapping(path = "/casts-of-it", produces = BMP)
+    ResponseEntity<byte[]> casts(
             @PathVariable String id,
-            @RequestParam(required = false) @Nullable Hue hue,
-            @RequestParam(defaultValue = "CLEAR") NamedCast strength,
             @RequestParam(defaultValue = "1") double scale,
             @RequestParam(required = false) @Nullable String key,
             @RequestParam(defaultValue = "120") int side) {
         Shown shown = prints.standing(id);
-        NamedCast.Picture cast = hue == null ? NamedCast.Picture.NEUTRAL : new NamedCast.Picture(hue, strength);
         double times = Check.within("scale", scale, NamedCast.LEAST_SCALE, NamedCast.MOST_SCALE, "");
         CacheControl cache = shown.key().equals(key)
                 ? CacheControl.maxAge(Duration.ofMinutes(5)).cachePrivate()
                 : CacheControl.noStore();
-        return ResponseEntity.ok().cacheControl(cache).body(prints.cast(shown, cast, times, side));
+        return ResponseEntity.ok().cacheControl(cache).body(prints.casts(shown, times, side));
     }
 
     /** What a neutral of one lamp is in another (COL-44). */

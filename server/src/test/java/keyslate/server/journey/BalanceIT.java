@@ -183,10 +183,9 @@ class BalanceIT extends JourneyTest {
         slate = printer().startsSlate("11", "Named", "");
         prints();
         Keyboard keys = page().keyboard();
-        keys.press("a");
+        page().waitForResponse(answer -> answer.url().contains("/casts-of-it") && answer.ok(), () -> keys.press("a"));
         Locator clear = page().locator(".cast-ring")
                 .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("clear too red"));
-        page().waitForFunction("() => [...document.querySelectorAll('.cast-ring img')].every(i => i.naturalWidth > 0)");
         clear.press("Enter");
         assertThat(clear).hasAttribute("aria-pressed", "true");
         assertThat(printer().verdict()).containsText("more cyan");

@@ -121,11 +121,12 @@ class NeutralInPictureHttpTest extends OnATestSlate {
     void thePictureIsShownWithEachCastInAnyLightAndWet() throws IOException {
         scanned();
         String at = "/api/slates/" + slate;
-        byte[] neutral = http().bytes(at + "/cast-picture?side=48");
-        byte[] red = http().bytes(at + "/cast-picture?side=48&hue=R&strength=STRONG");
-        assertThat(red).hasSameSizeAs(neutral).isNotEqualTo(neutral);
-        assertThat(http().get(at + "/cast-picture?hue=R&scale=9").status()).isEqualTo(422);
-        assertThat(http().get(at + "/cast-picture?hue=Q").status()).isGreaterThanOrEqualTo(400);
+        byte[] weak = http().bytes(at + "/casts-of-it?side=48");
+        assertThat(http().bytes(at + "/casts-of-it?side=48&scale=2"))
+                .hasSameSizeAs(weak)
+                .isNotEqualTo(weak);
+        assertThat(http().get(at + "/casts-of-it?scale=9").status()).isEqualTo(422);
+        assertThat(http().get(at + "/casts-of-it?side=4000").status()).isEqualTo(422);
         byte[] usual = http().bytes(at + "/preview?side=48");
         assertThat(http().bytes(at + "/preview?side=48&kelvin=2700")).isNotEqualTo(usual);
         assertThat(http().bytes(at + "/preview?side=48&wet=true")).isNotEqualTo(usual);
