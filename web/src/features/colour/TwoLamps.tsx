@@ -12,10 +12,7 @@ export function TwoLamps({ slate }: { slate: SlateView }) {
   const [second, setSecond] = useState(DISPLAY_KELVIN);
   const compared = useQuery({
     queryKey: ["lamps", first, second],
-    queryFn: () =>
-      unwrap(
-        api.GET("/api/slates/{id}/lamps", { params: { path: { id: slate.id }, query: { first, second } } }),
-      ),
+    queryFn: () => unwrap(api.GET("/api/lamps", { params: { query: { first, second } } })),
   });
   return (
     <div className="two-lamps">

@@ -15,6 +15,7 @@ import keyslate.core.colour.SceneOffset;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.FilterPack;
+import keyslate.core.quantity.QuantityException;
 import keyslate.server.Show;
 import keyslate.server.decide.CastLooks.Told;
 import keyslate.server.decide.DecisionViews.Beside;
@@ -30,6 +31,7 @@ import keyslate.server.web.FieldErrors;
 import keyslate.server.web.Texts;
 import keyslate.store.json.SeenCast;
 import keyslate.store.json.SeenCast.Metered;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Looks at a cast as they are asked to be weighed: read, and refused where they cannot be. */
@@ -102,7 +104,7 @@ final class AskedCast {
                                     kept(errors, at, in.counting(picked.look()), look, picked.words() + in.words())
                                             .at(picked.look().pack()));
                         }
-                        case PICTURE -> measured(errors, at + "/spot", look, sheet, in);
+                        case PICTURE -> measured(errors, at, look, sheet, in);
                         case METER -> List.of(metered(errors, at + "/meter", look, sheet));
                     });
         }
@@ -158,7 +160,9 @@ final class AskedCast {
     }
 
     /** A spot in a picture: one look, or of pieces one at each. */
-    private List<SeenCast> measured(FieldErrors errors, String at, ColourLook asked, Hung sheet, LookedIn in) {
+    private List<SeenCast> measured(FieldErrors errors, String look, ColourLook asked, Hung sheet, LookedIn in) {
+        String at = look + "/spot";
+        String area = area(errors, look, asked);
         Spot spot = asked.spot();
         if (spot == null || spot.x() == null || spot.y() == null) {
             errors.add(at, "E_SHAPE", "Tap a spot in the picture that is to be neutral.");
@@ -175,7 +179,7 @@ final class AskedCast {
                                 Check.within("place", spot.x(), 0, 1, ""),
                                 Check.within("place", spot.y(), 0, 1, ""))
                         .stream()
-                        .map(m -> seen(m, in))
+                        .map(m -> seen(m, in).in(area))
                         .toList());
     }
 
@@ -193,10 +197,7 @@ final class AskedCast {
     private SeenCast metered(FieldErrors errors, String at, ColourLook asked, Hung sheet) {
         Meter meter = asked.meter() == null ? new Meter(null, null) : asked.meter();
         String scene = Texts.checked(errors, at + "/scene", meter.scene(), 1, LONGEST_NAME);
-        FilterPack pack = errors.check(
-                at + "/pack",
-                NO_PACK,
-                () -> Light.of(meter.pack() == null ? "" : meter.pack()).toPack());
+        FilterPack pack = errors.check(at + "/pack", NO_PACK, () -> packOf(meter.pack()));
         SceneOffset offset = log.offset(
                 sheet.before().paper().id(), sheet.sheet().exposed().sheet().slateId(), scene);
         FilterPack stood = sheet.before().light().toPack();
@@ -208,6 +209,15 @@ final class AskedCast {
         CastLook look = CastLook.of(stood, magenta, yellow, keyslate.core.colour.CastWay.METER)
                 .open(offset.openPoints());
         return SeenCast.of(look, words).asked(new Metered(written, scene));
+    }
+
+    private static FilterPack packOf(@Nullable String written) {
+        try {
+            return Light.of(written == null ? "" : written).toPack();
+        } catch (QuantityException e) {
+            throw new QuantityException(
+                    QuantityException.Kind.WRONG_SHAPE, "pack", "write cyan/magenta/yellow, such as 0/58/49");
+        }
     }
 
     private static double beyond(double asked, double stood) {
@@ -234,9 +244,15 @@ final class AskedCast {
 
     private static SeenCast kept(FieldErrors errors, String at, CastLook seen, ColourLook asked, String words) {
         Beside beside = asked.beside() == null ? Beside.NOTHING : asked.beside();
-        String area = Texts.checked(errors, at + "/area", asked.area(), 0, LONGEST_NAME);
-        String where = area.isEmpty() ? "" : ", " + area;
+        String area = area(errors, at, asked);
+        String where = area == null ? "" : ", " + area;
         return SeenCast.of(seen.against(Against.valueOf(beside.name())), words + where)
-                .in(area.isEmpty() ? null : area);
+                .in(area);
+    }
+
+    /** The second place that was looked at; none where it was the first. */
+    private static @Nullable String area(FieldErrors errors, String at, ColourLook asked) {
+        String area = Texts.checked(errors, at + "/area", asked.area(), 0, LONGEST_NAME);
+        return area.isEmpty() ? null : area;
     }
 }

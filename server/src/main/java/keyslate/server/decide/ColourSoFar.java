@@ -48,7 +48,9 @@ class ColourSoFar {
     /** What a pack begins with: the middle of own finals before this slate, else a guess at what it was begun with (COL-32). */
     private CastLook start(OnCord first) {
         Sheet sheet = first.exposed().sheet();
-        List<FilterPack> finals = sheets.keptBefore(first.rig().paper().id(), sheet.slateId(), sheet.begunAt()).stream()
+        List<FilterPack> finals = sheets.lightsKeptOn(first.rig().paper().id()).stream()
+                .filter(kept -> !kept.slateId().equals(sheet.slateId())
+                        && kept.begunAt().compareTo(sheet.begunAt()) < 0)
                 .map(ColourSoFar::neutral)
                 .toList();
         if (finals.isEmpty()) {

@@ -2,12 +2,18 @@ package keyslate.server.decide;
 
 import java.time.Duration;
 import java.util.List;
+import keyslate.core.colour.FilterSet;
+import keyslate.core.colour.Taste;
+import keyslate.core.colour.TwoLamps;
+import keyslate.core.colour.ViewingLight;
+import keyslate.server.PrintTurns;
 import keyslate.server.decide.DecisionViews.Acceptance;
 import keyslate.server.decide.DecisionViews.Cast;
 import keyslate.server.decide.DecisionViews.ColourJudgement;
 import keyslate.server.decide.DecisionViews.ColourProposal;
 import keyslate.server.decide.DecisionViews.ColourView;
 import keyslate.server.decide.DecisionViews.Judgement;
+import keyslate.server.decide.DecisionViews.LampsView;
 import keyslate.server.decide.DecisionViews.Marks;
 import keyslate.server.decide.DecisionViews.Reading;
 import keyslate.server.decide.DecisionViews.SceneView;
@@ -110,5 +116,16 @@ class DecisionController {
                 .colourOf(id)
                 .map(ResponseEntity::ok)
                 .orElseGet(() -> ResponseEntity.noContent().build());
+    }
+
+    /** What a neutral of one lamp is in another (COL-44). */
+    @GetMapping("/api/lamps")
+    LampsView lamps(@RequestParam double first, @RequestParam double second) {
+        TwoLamps lamps = TwoLamps.of(new ViewingLight(first), new ViewingLight(second), FilterSet.DICHROIC);
+        Taste needs = new Taste(lamps.magenta(), lamps.yellow());
+        return new LampsView(
+                lamps.magenta(),
+                lamps.yellow(),
+                needs.isNeutral() ? "neutral too" : PrintTurns.meant(new Taste(-lamps.magenta(), -lamps.yellow())));
     }
 }

@@ -359,4 +359,12 @@ public final class DecisionViews {
      * @param colour what all looks say together that the verdict rests on, this one among them
      */
     public record ColourProposal(VerdictView verdict, ColourView colour) {}
+
+    /**
+     * Two lamps.
+     *
+     * @param magentaPoints that the pack would need more in the second; yellowPoints alike
+     * @param words what a print that is neutral in the first looks like in the second
+     */
+    public record LampsView(double magentaPoints, double yellowPoints, String words) {}
 }

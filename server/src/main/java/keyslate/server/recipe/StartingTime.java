@@ -26,6 +26,7 @@ import keyslate.store.slate.Recipe;
 import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.Sheet;
 import keyslate.store.slate.SheetRepository;
+import keyslate.store.slate.SheetRepository.KeptLight;
 import keyslate.store.slate.Slate;
 import keyslate.store.slate.SlateRepository;
 import org.jspecify.annotations.Nullable;
@@ -298,13 +299,23 @@ public class StartingTime {
         return starting(rig).light();
     }
 
+    /** A print that was meant to be off neutral tells where neutral is too. */
+    private static Light neutral(KeptLight kept) {
+        Light light = Light.of(kept.light());
+        return kept.taste()
+                .map(taste -> Light.dials(taste.toCore().neutralOf(light.toPack())))
+                .orElse(light);
+    }
+
     private StartingLight starting(Rig rig) {
         return StartingLight.of(
                 rig,
                 rig.subject() instanceof Subject.Single single
                         ? readings(single.frame().id())
                         : Optional.empty(),
-                sheets.lightsKeptOn(rig.paper().id()).stream().map(Light::of).toList());
+                sheets.lightsKeptOn(rig.paper().id()).stream()
+                        .map(StartingTime::neutral)
+                        .toList());
     }
 
     private Proposal plain(Rig rig, String headline) {

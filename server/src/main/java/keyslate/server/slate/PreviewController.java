@@ -1,17 +1,13 @@
 package keyslate.server.slate;
 
 import java.time.Duration;
-import keyslate.core.colour.FilterSet;
 import keyslate.core.colour.NamedCast;
-import keyslate.core.colour.Taste;
-import keyslate.core.colour.TwoLamps;
 import keyslate.core.colour.Viewing;
 import keyslate.core.colour.ViewingLight;
 import keyslate.core.darkroom.Look;
 import keyslate.core.medium.Medium;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.QuantityException;
-import keyslate.server.PrintTurns;
 import keyslate.server.Show;
 import keyslate.server.negative.Negatives;
 import keyslate.server.picture.PictureFiles;
@@ -120,25 +116,6 @@ class PreviewController {
                 : CacheControl.noStore();
         return ResponseEntity.ok().cacheControl(cache).body(prints.casts(shown, times, side));
     }
-
-    /** What a neutral of one lamp is in another (COL-44). */
-    @GetMapping("/lamps")
-    LampsView lamps(@PathVariable String id, @RequestParam double first, @RequestParam double second) {
-        TwoLamps lamps = TwoLamps.of(new ViewingLight(first), new ViewingLight(second), FilterSet.DICHROIC);
-        Taste needs = new Taste(lamps.magenta(), lamps.yellow());
-        return new LampsView(
-                lamps.magenta(),
-                lamps.yellow(),
-                needs.isNeutral() ? "neutral too" : PrintTurns.meant(new Taste(-lamps.magenta(), -lamps.yellow())));
-    }
-
-    /**
-     * Two lamps.
-     *
-     * @param magentaPoints that the pack would need more in the second; yellowPoints alike
-     * @param words what a print that is neutral in the first looks like in the second
-     */
-    record LampsView(double magentaPoints, double yellowPoints, String words) {}
 
     /**
      * What the test that is planned should look like, its pieces laid as they are looked at. An address may be kept whose key is the preview's, a hyphen

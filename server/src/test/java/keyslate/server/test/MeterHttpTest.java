@@ -81,6 +81,7 @@ class MeterHttpTest extends OnATestSlate {
     void aMeterWithoutPackOrSceneIsRefusedBesideItsField() {
         String print = printed(slate);
         assertThat(asked(print, metered("much", "night")).pointers()).containsExactly("/cast/looks/0/meter/pack");
+        assertThat(asked(print, metered("2½", "night")).text()).contains("such as 0/58/49");
         assertThat(asked(print, metered("0/50/40", " ")).pointers()).containsExactly("/cast/looks/0/meter/scene");
         assertThat(asked(print, Map.of("way", "METER", "looks", List.of(Map.of())))
                         .pointers())

@@ -132,9 +132,9 @@ class NeutralInPictureHttpTest extends OnATestSlate {
         assertThat(http().bytes(at + "/preview?side=48&wet=true")).isNotEqualTo(usual);
         assertThat(http().bytes(at + "/preview?side=48")).isEqualTo(usual);
         assertThat(http().get(at + "/preview?side=48&kelvin=100").status()).isEqualTo(422);
-        JsonNode lamps = ok(http().get(at + "/lamps?first=5000&second=2700"));
+        JsonNode lamps = ok(http().get("/api/lamps?first=5000&second=2700"));
         assertThat(lamps.get("magentaPoints").asDouble()).isBetween(0.4, 0.7);
         assertThat(lamps.get("words").asString()).isNotEmpty();
-        assertThat(http().get(at + "/lamps?first=1&second=2700").status()).isEqualTo(422);
+        assertThat(http().get("/api/lamps?first=1&second=2700").status()).isEqualTo(422);
     }
 }

@@ -179,33 +179,28 @@ public final class SheetRepository {
                 .list();
     }
 
-    /** An accepted print: its base light as it is written, and how far off neutral it was meant to be. */
-    public record KeptLight(String light, Optional<StoredTaste> taste) {}
+    /**
+     * An accepted print.
+     *
+     * @param light its base light as it is written
+     * @param taste how far off neutral it was meant to be; empty where it was to be neutral
+     */
+    public record KeptLight(String slateId, String begunAt, String light, Optional<StoredTaste> taste) {}
 
-    /** Each accepted print on a paper, the oldest first; proofs have a setting of their own. None of one slate, and none that was exposed after a moment. */
-    public List<KeptLight> keptBefore(String paperId, String exceptSlateId, String before) {
+    /** Each accepted print on a paper, the oldest first; proofs have a setting of their own. */
+    public List<KeptLight> lightsKeptOn(String paperId) {
         return database.sql()
-                .sql("SELECT part.light, recipe.taste FROM slate JOIN sheet ON sheet.id = slate.accepted_sheet_id"
-                        + " JOIN recipe ON recipe.id = sheet.recipe_id"
-                        + " JOIN base_part AS part ON part.recipe_id = recipe.id AND part.place = 1"
-                        + " WHERE recipe.paper_id = ? AND slate.id <> ? AND slate.roll_id IS NULL"
-                        + " AND sheet.begun_at < ? ORDER BY sheet.begun_at")
-                .params(paperId, exceptSlateId, before)
-                .query((row, n) -> new KeptLight(
-                        row.getString(1),
-                        Optional.ofNullable(row.getString(2)).map(t -> Json.read(t, StoredTaste.class))))
-                .list();
-    }
-
-    /** The base light of each accepted print on a paper, the oldest first; proofs have a setting of their own. */
-    public List<String> lightsKeptOn(String paperId) {
-        return database.sql()
-                .sql("SELECT part.light FROM slate JOIN sheet ON sheet.id = slate.accepted_sheet_id"
+                .sql("SELECT slate.id, sheet.begun_at, part.light, recipe.taste FROM slate"
+                        + " JOIN sheet ON sheet.id = slate.accepted_sheet_id"
                         + " JOIN recipe ON recipe.id = sheet.recipe_id"
                         + " JOIN base_part AS part ON part.recipe_id = recipe.id AND part.place = 1"
                         + " WHERE recipe.paper_id = ? AND slate.roll_id IS NULL ORDER BY sheet.begun_at")
                 .param(paperId)
-                .query(String.class)
+                .query((row, n) -> new KeptLight(
+                        row.getString(1),
+                        row.getString(2),
+                        row.getString(3),
+                        Optional.ofNullable(row.getString(4)).map(t -> Json.read(t, StoredTaste.class))))
                 .list();
     }
 
