@@ -3,7 +3,7 @@ import { useState } from "react";
 import { sayColoursAlike, useColoursAlike } from "../../shared/theme/vision";
 import { useSearchParams } from "react-router";
 import { type SlateContext, useSlateContext } from "../../app/SlateFrame";
-import { type Schemas, type SheetView, type SlateView, isOfOneLight } from "../../shared/api/client";
+import { type SheetView, type SlateView, isOfOneLight } from "../../shared/api/client";
 import { useWeighed } from "../../shared/api/colour";
 import { useKeys } from "../../shared/keys/keys";
 import { HandIn } from "../../shared/scan/HandIn";
@@ -12,13 +12,13 @@ import { NextStepButton } from "../../shared/ui/NextStep";
 import { Doubt } from "../../shared/ui/Doubt";
 import { PackOnHead } from "../../shared/ui/PackTime";
 import { Verdict } from "../../shared/ui/Verdict";
-import { number, signedStops } from "../../shared/units/format";
 import { CastRing } from "./CastRing";
 import { TwoLamps } from "./TwoLamps";
 import { CastVerdict } from "./CastVerdict";
 import { KitQuestion, Learned } from "./KitLines";
 import { LookFields } from "./LookFields";
 import { DRY_WHERE_IT_HANGS, type In, LookedIn } from "./LookedIn";
+import { Densities, LookedAgain, PickedPieces, Steady, type View, Views } from "./LookLines";
 import { MeterFields } from "./MeterFields";
 import { Rose } from "./Rose";
 import { TasteLine } from "./TasteLine";
@@ -39,8 +39,6 @@ import {
 } from "./casts";
 import { FACTORS, keepKit, knownKit } from "./kit";
 import { type Answer, type Cast, useJudge, useProposal } from "./weighed";
-
-const DENSITIES = [-1 / 2, -1 / 4, 0, 1 / 4, 1 / 2] as const;
 
 /** Judging the colour of a sheet: through a viewing filter, by name, by pieces on the rose or in a picture, all looks weighed together. */
 export function ColourPage() {
@@ -330,28 +328,6 @@ function firstWay(sheet: SheetView, pieces: boolean, alike: boolean): Way {
   return pieces ? "PIECES" : "VIEWING_FILTER";
 }
 
-type View = "ROSE" | "CASTS" | "LAMPS";
-
-/** What the stage shows: where the packs lie, the picture with each cast, or in two lamps. */
-function Views(props: { named: boolean; view: View; onView: (view: View) => void }) {
-  const shown = props.view === "CASTS" && !props.named ? "ROSE" : props.view;
-  return (
-    <div className="stage-tools" role="toolbar" aria-label="What is shown">
-      {(
-        [
-          ["ROSE", "Rose"],
-          ...(props.named ? ([["CASTS", "Six casts"]] as const) : []),
-          ["LAMPS", "Two lamps"],
-        ] as const
-      ).map(([view, label]) => (
-        <button key={view} type="button" aria-pressed={shown === view} onClick={() => props.onView(view)}>
-          {label}
-        </button>
-      ))}
-    </div>
-  );
-}
-
 const REST = "Look two seconds, then at a grey card.";
 
 function leadOf(sheet: SheetView, way: Way, piece: number): string {
@@ -361,73 +337,4 @@ function leadOf(sheet: SheetView, way: Way, piece: number): string {
   if (way === "PIECES") return `Side by side, dry, in the light they will hang in. ${REST}`;
   if (!isOfOneLight(sheet)) return `Judge piece ${String(piece)}; touch another one to judge that. ${REST}`;
   return sheet.patches.length > 0 ? `Judge the patch with the right density. ${REST}` : REST;
-}
-
-/** Which pieces are touched; by their numbers for hands that hold no mouse. */
-function PickedPieces(props: { sheet: SheetView; picks: Picks; onPick: (piece: number) => void }) {
-  return (
-    <>
-      <h3>Which piece is neutral? Touch two or three for between them.</h3>
-      <div className="wish-line piece-numbers" role="group" aria-label="The neutral pieces">
-        {props.sheet.patches.map((p) => (
-          <button
-            key={p.number}
-            type="button"
-            aria-pressed={props.picks.includes(p.number)}
-            onClick={() => props.onPick(p.number)}
-          >
-            {p.number}
-          </button>
-        ))}
-      </div>
-    </>
-  );
-}
-
-/** A look is worth more the more often it is had, each time with rested eyes and nothing marked. */
-function LookedAgain(props: { looks: number; canAgain: boolean; onAgain: () => void; onOver: () => void }) {
-  if (props.looks === 0) return null;
-  return (
-    <p className="field-hint colour-looks">
-      {props.looks === 1 ? "One look." : `${String(props.looks)} looks, all of them count.`}{" "}
-      <button type="button" className="link" disabled={!props.canAgain} onClick={props.onAgain}>
-        Look again <kbd>G</kbd>
-      </button>{" "}
-      <button type="button" className="link" onClick={props.onOver}>
-        Start over
-      </button>
-    </p>
-  );
-}
-
-function Densities(props: { value: number; onChange: (stops: number) => void }) {
-  return (
-    <div className="wish beside-line" role="group" aria-label="Density: + needs more light">
-      <span>More light</span>
-      <div className="wish-line">
-        {DENSITIES.map((stops) => (
-          <button
-            key={stops}
-            type="button"
-            aria-label={signedStops(stops)}
-            aria-pressed={stops === props.value}
-            onClick={() => props.onChange(stops)}
-          >
-            {signedStops(stops)}
-          </button>
-        ))}
-      </div>
-    </div>
-  );
-}
-
-function Steady({ steady }: { steady: Schemas["SteadyView"] }) {
-  const part = (points: number, more: string, less: string) =>
-    `${number(Math.abs(points))} ${points > 0 ? more : less}`;
-  return (
-    <p className="field-hint">
-      In this light your eye sees a neutral as {part(steady.magentaPoints, "magenta", "green")} and{" "}
-      {part(steady.yellowPoints, "yellow", "blue")}, ± {number(steady.limitPoints)}: taken off.
-    </p>
-  );
 }

@@ -160,6 +160,10 @@ final class CastAdvice {
         rests.add(sheet.view().label() + ": " + sheet.before().light().notation() + ", "
                 + Show.seconds(sheet.time().inSeconds()) + ", on record.");
         rests.add(densityFound(sheet));
+        all.stream()
+                .filter(l -> l.way() == CastWay.START)
+                .findFirst()
+                .ifPresent(start -> rests.add(beginning(start)));
         for (SeenCast cast : told.casts()) {
             rests.add(Show.sentence(cast.words() + beside(cast) + from(cast)));
         }
@@ -192,6 +196,14 @@ final class CastAdvice {
                     + ", your judgement; the cast is reckoned at the gradient the paper has there (COL-14).");
         }
         return rests;
+    }
+
+    private static String beginning(CastLook start) {
+        return "Before any look: neutral at " + Light.dials(start.pack()).notation() + ", ± "
+                + Show.number(2 * start.openPoints())
+                + (start.openPoints() < CastWay.GUESSED_POINTS
+                        ? ", the middle of own prints on this paper (COL-32)."
+                        : ", a guess.");
     }
 
     /** Who found the density right that the colour is judged at. */
