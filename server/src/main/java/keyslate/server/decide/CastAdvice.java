@@ -160,10 +160,7 @@ final class CastAdvice {
         rests.add(sheet.view().label() + ": " + sheet.before().light().notation() + ", "
                 + Show.seconds(sheet.time().inSeconds()) + ", on record.");
         rests.add(densityFound(sheet));
-        all.stream()
-                .filter(l -> l.way() == CastWay.START)
-                .findFirst()
-                .ifPresent(start -> rests.add(beginning(start)));
+        all.stream().filter(l -> l.way() == CastWay.START).findFirst().ifPresent(start -> rests.add(beginning(start)));
         for (SeenCast cast : told.casts()) {
             rests.add(Show.sentence(cast.words() + beside(cast) + from(cast)));
         }

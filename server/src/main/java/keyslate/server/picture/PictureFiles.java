@@ -9,6 +9,7 @@ import java.awt.image.BufferedImage;
 import java.awt.image.ColorModel;
 import java.awt.image.ComponentColorModel;
 import java.awt.image.DataBuffer;
+import java.awt.image.DataBufferByte;
 import java.awt.image.WritableRaster;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -177,12 +178,37 @@ public final class PictureFiles {
     /** A BMP file: large but made in no time, for previews that never leave the machine. */
     public static byte[] bmp(Look look) {
         ByteArrayOutputStream out = new ByteArrayOutputStream(look.samples().length + 2048);
+        ImageWriter writer = ImageIO.getImageWritersByFormatName("bmp").next();
         try (MemoryCacheImageOutputStream stream = new MemoryCacheImageOutputStream(out)) {
-            ImageIO.write(image(look), "bmp", stream);
+            writer.setOutput(stream);
+            // Of an image the writer copies every sample before it begins; a raster it takes as it is.
+            writer.write(null, look.planes() == 1 ? new IIOImage(image(look), null, null) : inRows(look), null);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
+        } finally {
+            writer.dispose();
         }
         return out.toByteArray();
+    }
+
+    /** The samples in the order that a BMP has them: blue, green, red. */
+    private static IIOImage inRows(Look look) {
+        byte[] from = look.samples();
+        byte[] bytes = new byte[from.length];
+        for (int i = 0; i < from.length; i += 3) {
+            bytes[i] = from[i + 2];
+            bytes[i + 1] = from[i + 1];
+            bytes[i + 2] = from[i];
+        }
+        WritableRaster raster = WritableRaster.createInterleavedRaster(
+                new DataBufferByte(bytes, bytes.length),
+                look.width(),
+                look.height(),
+                3 * look.width(),
+                3,
+                new int[] {2, 1, 0},
+                null);
+        return new IIOImage(raster, null, null);
     }
 
     private static BufferedImage image(Look look) {
