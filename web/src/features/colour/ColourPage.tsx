@@ -31,13 +31,14 @@ import {
   MOST_LOOKS,
   type Picks,
   type Way,
+  filterSteps,
   lookOf,
   picked,
   stronger,
   walked,
   walkedPiece,
 } from "./casts";
-import { FACTORS, keepKit, knownKit } from "./kit";
+import { FACTORS, USUAL_STRENGTHS, keepKit, knownKit } from "./kit";
 import { type Answer, type Cast, useJudge, useProposal } from "./weighed";
 
 /** Judging the colour of a sheet: through a viewing filter, by name, by pieces on the rose or in a picture, all looks weighed together. */
@@ -97,6 +98,7 @@ function Judging({
   const [looked, setLooked] = useState<In>(DRY_WHERE_IT_HANGS);
   const [density, setDensity] = useState(0);
   const [kit, setKit] = useState(knownKit);
+  const steps = filterSteps(kit?.strengths ?? USUAL_STRENGTHS);
   const weighed = useWeighed(slate);
   const byPieces = way === "PIECES";
   /** Through a filter or by name one piece is looked at: the one that was touched, else the one in the middle. */
@@ -107,7 +109,7 @@ function Judging({
   const byMeter = way === "METER";
   const byEye = !byPicture && !byMeter;
   const at = looked.area.trim() === "" || byMeter || byPieces ? {} : { area: looked.area };
-  const seen = lookOf(way, { ...chosen, picks, spot });
+  const seen = lookOf(way, { ...chosen, picks, spot }, steps);
   const look = seen && pieces && !byPieces && byEye ? { ...seen, pieces: [piece] } : seen;
   // What lies beside now is said of this look; earlier ones keep theirs.
   const looks = look ? [...earlier, byEye ? { ...look, beside, ...at } : { ...look, ...at }] : earlier;
@@ -121,7 +123,7 @@ function Judging({
     lamp: looked.lamp,
     elsewhere: looked.elsewhere,
     ...(way === "BY_NAME" && { scale }),
-    ...(way === "VIEWING_FILTER" && { factor: FACTORS[kit ?? "STRENGTH"] }),
+    ...(way === "VIEWING_FILTER" && { factor: FACTORS[kit?.says ?? "STRENGTH"] }),
   };
   const proposal = useProposal(sheet.id, cast, said, slate.recipeId);
   const judge = useJudge(slate.id, sheet.id, cast);
@@ -151,7 +153,7 @@ function Judging({
     else if (byEye) setChosen(walked(way, chosen, by));
   };
   const strengthen = (by: 1 | -1) => {
-    if (!byPieces && byEye) setChosen(stronger(way, chosen, by));
+    if (!byPieces && byEye) setChosen(stronger(way, chosen, by, steps));
   };
   const take = (answer: Answer) =>
     judge.mutate(answer, {
@@ -237,7 +239,9 @@ function Judging({
         )}
         {byPieces && <PickedPieces sheet={sheet} picks={picks} onPick={pick} />}
         {byPicture && <h3>Tap a spot that is to be neutral{pieces && "; it is measured on every piece"}.</h3>}
-        {!byPieces && byEye && <LookFields way={way} scale={scale} chosen={chosen} onChange={setChosen} />}
+        {!byPieces && byEye && (
+          <LookFields kit={steps} way={way} scale={scale} chosen={chosen} onChange={setChosen} />
+        )}
         {byMeter && (
           <MeterFields
             slate={slate}
@@ -292,7 +296,7 @@ function Judging({
             onChange={(which) => setAlone(which === "ALONE")}
           />
         )}
-        {filter && weighed?.kit && <Learned taught={weighed.kit} kit={kit ?? "STRENGTH"} />}
+        {filter && weighed?.kit && <Learned taught={weighed.kit} says={kit?.says ?? "STRENGTH"} />}
         {weighed?.steady?.found && <Steady steady={weighed.steady} />}
         {colour?.apart && <p className="field-hint">{colour.apart}</p>}
         <Checkbox checked={alike} onChange={(event) => sayColoursAlike(event.target.checked)}>

@@ -1,7 +1,7 @@
 import { Swatch } from "../../shared/ui/LightName";
 import {
   type Choosing,
-  FILTER_STEPS,
+  type FilterStep,
   HUES,
   type Hue,
   NAME_STEPS,
@@ -12,6 +12,7 @@ import {
 
 /** One look: which filter or which cast, how strong, and what is laid on it or lies beside it. */
 export function LookFields(props: {
+  kit: readonly FilterStep[];
   way: Way;
   scale: number;
   chosen: Choosing;
@@ -32,7 +33,7 @@ export function LookFields(props: {
       />
       <Steps
         label={first && !chosen.neutral ? strengthWords(filter, first) : "How strong?"}
-        options={filter ? FILTER_STEPS : NAME_STEPS}
+        options={filter ? props.kit : NAME_STEPS}
         hint={
           filter
             ? undefined
@@ -42,7 +43,7 @@ export function LookFields(props: {
         onChange={(step) => onChange({ ...chosen, neutral: false, step })}
       />
       {chosen.hue !== undefined && chosen.step !== undefined && !chosen.neutral && (
-        <Second filter={filter} chosen={{ ...chosen, hue: chosen.hue }} onChange={onChange} />
+        <Second kit={props.kit} filter={filter} chosen={{ ...chosen, hue: chosen.hue }} onChange={onChange} />
       )}
       <button
         type="button"
@@ -58,6 +59,7 @@ export function LookFields(props: {
 
 /** What is left through the first filter, or the hue between which and the first one the cast lies. */
 function Second(props: {
+  kit: readonly FilterStep[];
   filter: boolean;
   chosen: Choosing & { hue: Hue };
   onChange: (chosen: Choosing) => void;
@@ -75,14 +77,14 @@ function Second(props: {
           onChange(
             second === chosen.second
               ? { hue: chosen.hue, ...(chosen.step !== undefined && { step: chosen.step }) }
-              : { ...chosen, second, ...(filter && { secondStep: chosen.secondStep ?? "5" }) },
+              : { ...chosen, second, ...(filter && { secondStep: chosen.secondStep ?? weakest(props.kit) }) },
           )
         }
       />
       {filter && chosen.second !== undefined && (
         <Steps
           label="Second filter: how strong?"
-          options={FILTER_STEPS}
+          options={props.kit}
           value={chosen.secondStep}
           onChange={(secondStep) => onChange({ ...chosen, secondStep })}
         />
@@ -144,6 +146,11 @@ function Steps(props: {
       </div>
     </div>
   );
+}
+
+/** The weakest filter there is; what is left to clear is little. */
+function weakest(kit: readonly FilterStep[]): string {
+  return kit[1]?.id ?? "";
 }
 
 function strengthWords(filter: boolean, chosen: (typeof HUES)[number]): string {

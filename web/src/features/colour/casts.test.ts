@@ -1,36 +1,49 @@
 import { describe, expect, it } from "vitest";
-import { besides, lookOf, picked, stronger, walked, walkedPiece } from "./casts";
+import { besides, filterSteps, lookOf, picked, stronger, walked, walkedPiece } from "./casts";
+
+const KIT = filterSteps([5, 10, 20]);
+
+describe("the steps of a kit", () => {
+  it("are its strengths, what lies between two, and less and more than there is", () => {
+    expect(KIT.map((s) => s.label)).toEqual(["< 5", "5", "5–10", "10", "10–20", "20", "> 20"]);
+    expect(KIT.map((s) => s.points)).toEqual([2.5, 5, 7.5, 10, 15, 20, 20]);
+    expect(KIT.map((s) => s.enough)).toEqual([true, true, true, true, true, true, false]);
+    expect(filterSteps([10]).map((s) => s.label)).toEqual(["< 10", "10", "> 10"]);
+  });
+});
 
 describe("a look", () => {
   it("is none until hue and strength are chosen", () => {
-    expect(lookOf("VIEWING_FILTER", {})).toBeUndefined();
-    expect(lookOf("VIEWING_FILTER", { hue: "G" })).toBeUndefined();
-    expect(lookOf("BY_NAME", { step: "clear" })).toBeUndefined();
+    expect(lookOf("VIEWING_FILTER", {}, KIT)).toBeUndefined();
+    expect(lookOf("VIEWING_FILTER", { hue: "G" }, KIT)).toBeUndefined();
+    expect(lookOf("BY_NAME", { step: "clear" }, KIT)).toBeUndefined();
   });
 
   it("is empty where the grey is neutral", () => {
-    expect(lookOf("VIEWING_FILTER", { neutral: true, hue: "G", step: "10" })).toEqual({});
+    expect(lookOf("VIEWING_FILTER", { neutral: true, hue: "G", step: "10" }, KIT)).toEqual({});
   });
 
   it("is one filter, or two on each other", () => {
     const first = { hue: "G", points: 20, enough: false };
-    expect(lookOf("VIEWING_FILTER", { hue: "G", step: "more" })).toEqual({ filters: [first] });
-    expect(lookOf("VIEWING_FILTER", { hue: "G", step: "more", second: "C", secondStep: "7.5" })).toEqual({
-      filters: [first, { hue: "C", points: 7.5, enough: true }],
-    });
+    expect(lookOf("VIEWING_FILTER", { hue: "G", step: "more" }, KIT)).toEqual({ filters: [first] });
+    expect(lookOf("VIEWING_FILTER", { hue: "G", step: "more", second: "C", secondStep: "7.5" }, KIT)).toEqual(
+      {
+        filters: [first, { hue: "C", points: 7.5, enough: true }],
+      },
+    );
   });
 
   it("is a name, or lies between two strengths or two hues", () => {
-    expect(lookOf("BY_NAME", { hue: "R", step: "clear" })).toEqual({
+    expect(lookOf("BY_NAME", { hue: "R", step: "clear" }, KIT)).toEqual({
       named: [{ hue: "R", strength: "CLEAR" }],
     });
-    expect(lookOf("BY_NAME", { hue: "R", step: "slight-clear" })).toEqual({
+    expect(lookOf("BY_NAME", { hue: "R", step: "slight-clear" }, KIT)).toEqual({
       named: [
         { hue: "R", strength: "SLIGHT" },
         { hue: "R", strength: "CLEAR" },
       ],
     });
-    expect(lookOf("BY_NAME", { hue: "R", step: "slight-clear", second: "Y" })).toEqual({
+    expect(lookOf("BY_NAME", { hue: "R", step: "slight-clear", second: "Y" }, KIT)).toEqual({
       named: [
         { hue: "R", strength: "SLIGHT" },
         { hue: "Y", strength: "SLIGHT" },
@@ -64,11 +77,11 @@ describe("keys on the rose", () => {
   });
 
   it("make a look stronger and weaker, and stop at the ends", () => {
-    const weakest = stronger("BY_NAME", { hue: "R" }, 1);
+    const weakest = stronger("BY_NAME", { hue: "R" }, 1, KIT);
     expect(weakest).toEqual({ hue: "R", neutral: false, step: "slight" });
-    expect(stronger("BY_NAME", weakest, -1).step).toBe("slight");
-    expect(stronger("BY_NAME", { hue: "R", step: "strong" }, 1).step).toBe("strong");
-    expect(stronger("VIEWING_FILTER", { hue: "R", step: "10" }, 1).step).toBe("15");
+    expect(stronger("BY_NAME", weakest, -1, KIT).step).toBe("slight");
+    expect(stronger("BY_NAME", { hue: "R", step: "strong" }, 1, KIT).step).toBe("strong");
+    expect(stronger("VIEWING_FILTER", { hue: "R", step: "10" }, 1, KIT).step).toBe("15");
   });
 });
 
@@ -87,8 +100,8 @@ describe("pieces", () => {
   });
 
   it("are a look once one is picked", () => {
-    expect(lookOf("PIECES", { picks: [] })).toBeUndefined();
-    expect(lookOf("PIECES", { picks: [3, 4] })).toEqual({ pieces: [3, 4] });
-    expect(lookOf("PICTURE", { spot: { x: 0.2, y: 0.3 } })).toEqual({ spot: { x: 0.2, y: 0.3 } });
+    expect(lookOf("PIECES", { picks: [] }, KIT)).toBeUndefined();
+    expect(lookOf("PIECES", { picks: [3, 4] }, KIT)).toEqual({ pieces: [3, 4] });
+    expect(lookOf("PICTURE", { spot: { x: 0.2, y: 0.3 } }, KIT)).toEqual({ spot: { x: 0.2, y: 0.3 } });
   });
 });

@@ -44,21 +44,48 @@ export interface Step {
   words: string;
 }
 
-interface FilterStep extends Step {
+export interface FilterStep extends Step {
   points: number;
   enough: boolean;
 }
 
-/** Strengths of a kit, what lies between two of them, and more than there is. */
-export const FILTER_STEPS: readonly FilterStep[] = [
-  { id: "2.5", label: "< 5", words: "< 5, less than the weakest", points: 2.5, enough: true },
-  { id: "5", label: "5", words: "5", points: 5, enough: true },
-  { id: "7.5", label: "5–10", words: "5–10, between the two", points: 7.5, enough: true },
-  { id: "10", label: "10", words: "10", points: 10, enough: true },
-  { id: "15", label: "10–20", words: "10–20, between the two", points: 15, enough: true },
-  { id: "20", label: "20", words: "20", points: 20, enough: true },
-  { id: "more", label: "> 20", words: "> 20, not enough at the strongest", points: 20, enough: false },
-];
+/** Strengths of a kit, what lies between two of them, and less or more than there is. */
+export function filterSteps(strengths: readonly number[]): readonly FilterStep[] {
+  return strengths.flatMap((strength, i): FilterStep[] => {
+    const own = `${String(strength)}`;
+    const before = strengths[i - 1];
+    const less: FilterStep =
+      before === undefined
+        ? {
+            id: String(strength / 2),
+            label: `< ${own}`,
+            words: `< ${own}, less than the weakest`,
+            points: strength / 2,
+            enough: true,
+          }
+        : {
+            id: String((before + strength) / 2),
+            label: `${String(before)}–${own}`,
+            words: `${String(before)}–${own}, between the two`,
+            points: (before + strength) / 2,
+            enough: true,
+          };
+    const itself = { id: own, label: own, words: own, points: strength, enough: true };
+    const more: FilterStep[] =
+      i === strengths.length - 1
+        ? [
+            {
+              id: "more",
+              label: `> ${own}`,
+              words: `> ${own}, not enough at the strongest`,
+              points: strength,
+              enough: false,
+            },
+          ]
+        : [];
+    return [less, itself, ...more];
+  });
+}
 
 interface NameStep extends Step {
   strengths: readonly Strength[];
@@ -99,8 +126,8 @@ export function walked(way: Way, chosen: Choosing, by: 1 | -1): Choosing {
 }
 
 /** The next strength up or down; from none the weakest. */
-export function stronger(way: Way, chosen: Choosing, by: 1 | -1): Choosing {
-  const steps: readonly Step[] = way === "BY_NAME" ? NAME_STEPS : FILTER_STEPS;
+export function stronger(way: Way, chosen: Choosing, by: 1 | -1, kit: readonly FilterStep[]): Choosing {
+  const steps: readonly Step[] = way === "BY_NAME" ? NAME_STEPS : kit;
   const at = steps.findIndex((s) => s.id === chosen.step);
   const next = steps[Math.max(0, Math.min(steps.length - 1, at + by))];
   return { ...chosen, neutral: false, ...(next && { step: next.id }) };
@@ -113,18 +140,18 @@ export function walkedPiece(picks: Picks, pieces: number, by: 1 | -1): Picks {
 }
 
 /** The look that a choice makes; none while it is not whole. */
-export function lookOf(way: Way, chosen: Choosing): ColourLook | undefined {
+export function lookOf(way: Way, chosen: Choosing, kit: readonly FilterStep[]): ColourLook | undefined {
   if (way === "PIECES") return chosen.picks?.length ? { pieces: [...chosen.picks] } : undefined;
   if (way === "PICTURE") return chosen.spot && { spot: chosen.spot };
   if (way === "METER") return chosen.meter?.pack && chosen.meter.scene ? { meter: chosen.meter } : undefined;
   if (chosen.neutral) return {};
   if (chosen.hue === undefined || chosen.step === undefined) return undefined;
-  return way === "VIEWING_FILTER" ? filtered(chosen) : named(chosen);
+  return way === "VIEWING_FILTER" ? filtered(chosen, kit) : named(chosen);
 }
 
-function filtered(chosen: Choosing): ColourLook {
+function filtered(chosen: Choosing, kit: readonly FilterStep[]): ColourLook {
   const of = (hue: Hue | undefined, id: string | undefined) => {
-    const step = FILTER_STEPS.find((s) => s.id === id);
+    const step = kit.find((s) => s.id === id);
     return hue && step ? [{ hue, points: step.points, enough: step.enough }] : [];
   };
   return { filters: [...of(chosen.hue, chosen.step), ...of(chosen.second, chosen.secondStep)] };
