@@ -211,23 +211,25 @@ function Judging({
           <HandIn slateId={slate.id} sheet={sheet} />
         </p>
         {slate.naming.intent && <p className="intent-line">“{slate.naming.intent}”</p>}
-        <Ways<Way>
-          label="How the cast is seen"
-          value={way}
-          ways={[
-            { value: "VIEWING_FILTER", label: "Filter" },
-            { value: "BY_NAME", label: "By name" },
-            ...(pieces ? [{ value: "PIECES" as const, label: "Pieces" }] : []),
-            { value: "PICTURE", label: "Picture" },
-            { value: "METER", label: "Meter" },
-          ]}
-          onChange={turnTo}
-        />
-        <p className="way-groups" aria-hidden="true">
-          <span style={{ flex: 2 }}>by eye</span>
-          {pieces && <span style={{ flex: 1 }}>pieces</span>}
-          <span style={{ flex: 2 }}>instruments</span>
-        </p>
+        <div className="look-ways">
+          <Ways<Way>
+            label="How the cast is seen"
+            value={way}
+            ways={[
+              { value: "VIEWING_FILTER", label: "Filter" },
+              { value: "BY_NAME", label: "By name" },
+              ...(pieces ? [{ value: "PIECES" as const, label: "Pieces" }] : []),
+              { value: "PICTURE", label: "Picture" },
+              { value: "METER", label: "Meter" },
+            ]}
+            onChange={turnTo}
+          />
+          <p className="way-groups" aria-hidden="true">
+            <span style={{ flex: 2 }}>by eye</span>
+            {pieces && <span style={{ flex: 1 }}>pieces</span>}
+            <span style={{ flex: 2 }}>instruments</span>
+          </p>
+        </div>
         {filter && (
           <KitQuestion
             kit={kit}
