@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import keyslate.server.web.RefusedException;
 import keyslate.server.web.TemporaryFiles;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.multipart.MultipartFile;
@@ -22,10 +23,19 @@ record UploadedScan(FrameScan.@Nullable Given given) implements AutoCloseable {
             boolean upright)
             throws IOException {
         if (file == null || file.isEmpty()) {
+            if (file != null && isNamed(file)) {
+                throw RefusedException.of("/file", "E_SHAPE", "The file is empty.");
+            }
             return new UploadedScan(null);
         }
         Path kept = temporary.of(file);
         return new UploadedScan(new FrameScan.Given(kept, negative, corners, upright));
+    }
+
+    /** A form in which no file was chosen sends an empty one without a name. */
+    private static boolean isNamed(MultipartFile file) {
+        String name = file.getOriginalFilename();
+        return name != null && !name.isBlank();
     }
 
     @Override

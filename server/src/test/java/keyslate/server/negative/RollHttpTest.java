@@ -97,6 +97,8 @@ class RollHttpTest extends ApplicationTest {
         assertThat(answer.pointers()).containsExactly("/file");
         byte[] cut = java.util.Arrays.copyOf(png(240, 160), 200);
         assertThat(send("8", "Cut off", cut).pointers()).containsExactly("/file");
+        // Not taken for a frame without a scan.
+        assertThat(send("8", "Nothing in it", new byte[0]).pointers()).containsExactly("/file");
     }
 
     @Test
