@@ -10,6 +10,9 @@ import {
   besides,
 } from "./casts";
 
+/** More steps than these stand in several lines. */
+const MOST_IN_A_LINE = 7;
+
 /** One look: which filter or which cast, how strong, and what is laid on it or lies beside it. */
 export function LookFields(props: {
   kit: readonly FilterStep[];
@@ -131,7 +134,7 @@ function Steps(props: {
         <span>{props.label}</span>
         {props.hint && <span className="note">{props.hint}</span>}
       </p>
-      <div className="wish-line">
+      <div className={props.options.length > MOST_IN_A_LINE ? "wish-line piece-numbers" : "wish-line"}>
         {props.options.map((option) => (
           <button
             key={option.id}

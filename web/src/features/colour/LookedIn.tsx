@@ -32,6 +32,7 @@ export function LookedIn(props: {
   return (
     <details className="more" open={error("/cast/lamp") !== undefined || undefined}>
       <summary>Looked at {inWords(looked)}</summary>
+      <p className="field-hint">Said of all looks that are taken together.</p>
       <Ways
         label="How the print is as it is looked at"
         value={looked.dry ? "dry" : "wet"}

@@ -17,7 +17,7 @@ export function MeterFields(props: {
   const meter = props.meter ?? { pack: "", scene: SCENES[0] };
   const known = useScenes(props.slate);
   const scenes = [...new Set([...SCENES, ...known.map((s) => s.scene)])];
-  const offset = known.find((s) => s.scene === meter.scene.toLowerCase());
+  const offset = known.find((s) => s.scene === meter.scene.trim().toLowerCase());
   const at = "/cast/looks/0/meter";
   return (
     <>

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { LightView, Schemas, SheetView, SlateView } from "../../shared/api/client";
+import type { LightView, Problem, Schemas, SheetView, SlateView } from "../../shared/api/client";
 import type { RecipeEdit, SlateChange } from "../../shared/api/slate";
 import { Swatch } from "../../shared/ui/LightName";
 import { NEUTRAL } from "./Rose";
@@ -41,9 +41,19 @@ export function TasteLine(props: {
         </span>
       </div>
       {open && <TasteFields {...props} taste={taste} onMean={mean} />}
+      {props.edit.error && problemOf(props.edit.error) && (
+        <p className="field-message" role="alert">
+          {problemOf(props.edit.error)}
+        </p>
+      )}
       {isNeutral && <Sisters slate={props.slate} onMean={mean} />}
     </>
   );
+}
+
+/** What was wrong with a taste, where one was refused. */
+function problemOf(error: Problem): string | undefined {
+  return error.at("/naming/taste/magenta") ?? error.at("/naming/taste/yellow");
 }
 
 interface Means {

@@ -37,10 +37,14 @@ public record FirstPack(FilterPack pack, double openPoints, int prints) {
             ofYellow += square(pack.inYellow() - pack.inCyan() - yellow);
         }
         int prints = finals.size();
-        double open = Math.sqrt(
-                Math.max(ofMagenta, ofYellow) / prints + square(CastWay.GUESSED_POINTS) / (1 + square(prints)));
         FilterPack pack = NeutralRemoval.of(FilterShift.of(0, magenta, yellow)).pack();
-        return new FirstPack(pack, Math.max(LEAST_POINTS, open), prints);
+        double meanSquare = Math.max(ofMagenta, ofYellow) / prints;
+        return new FirstPack(pack, openPoints(meanSquare, CastWay.GUESSED_POINTS, prints), prints);
+    }
+
+    /** How far a figure of so many prints may be off, points, one standard deviation: their own spread, and a guess that fades with the square of the count. */
+    static double openPoints(double meanSquare, double guessedPoints, int prints) {
+        return Math.max(LEAST_POINTS, Math.sqrt(meanSquare + square(guessedPoints) / (1 + square(prints))));
     }
 
     private static double square(double x) {

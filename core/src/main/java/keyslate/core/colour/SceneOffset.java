@@ -7,7 +7,7 @@ import keyslate.core.quantity.FilterShift;
  * What a colour meter through a diffuser is off on one kind of scene: its light integrated is not grey, so the pack that it asks for is not the one that a print was right with.
  *
  * <p>COL-41: the mean of what the packs of own prints had beyond those that the meter asked for; none before the first. How far it may be off, as one standard
- * deviation: √(s² + {@value #GUESSED_POINTS}²/(1 + n²)), s the larger root mean square distance of the n prints from it, never less than {@value #LEAST_POINTS}. R51 of the craft's rules: the running mean.
+ * deviation: √(s² + {@value #GUESSED_POINTS}²/(1 + n²)), s the larger root mean square distance of the n prints from it, never less than 1.5, as with a first pack (COL-32). R51 of the craft's rules: the running mean.
  *
  * @param magenta points to add to what the meter asks for
  * @param yellow alike
@@ -16,7 +16,6 @@ import keyslate.core.quantity.FilterShift;
  */
 public record SceneOffset(double magenta, double yellow, double openPoints, int prints) {
     private static final double GUESSED_POINTS = 8;
-    private static final double LEAST_POINTS = 1.5;
 
     /** By what each print had beyond the meter; none at all is a guess of nothing. */
     public static SceneOffset of(List<FilterShift> beyond) {
@@ -33,8 +32,8 @@ public record SceneOffset(double magenta, double yellow, double openPoints, int 
                 .mapToDouble(b -> square(yellow(b) - yellow))
                 .average()
                 .orElse(0);
-        double open = Math.sqrt(Math.max(ofMagenta, ofYellow) + square(GUESSED_POINTS) / (1 + square(prints)));
-        return new SceneOffset(magenta, yellow, Math.max(LEAST_POINTS, open), prints);
+        double open = FirstPack.openPoints(Math.max(ofMagenta, ofYellow), GUESSED_POINTS, prints);
+        return new SceneOffset(magenta, yellow, open, prints);
     }
 
     private static double magenta(FilterShift beyond) {

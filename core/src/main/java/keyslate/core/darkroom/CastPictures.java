@@ -12,6 +12,7 @@ import keyslate.core.colour.NamedCast.Picture;
 import keyslate.core.colour.NeutralRemoval;
 import keyslate.core.local.AreaMask;
 import keyslate.core.medium.Colour;
+import keyslate.core.quantity.Check;
 import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.Stops;
 
@@ -45,6 +46,7 @@ public final class CastPictures {
      * @param scale how many times as strong as usual, 0.5 to 4
      */
     public static Look all(Negative negative, AreaMask.View view, double scale) {
+        Check.within("scale", scale, NamedCast.LEAST_SCALE, NamedCast.MOST_SCALE, "");
         int width = negative.width();
         List<ColourPrint.Picture> made =
                 ORDER.stream().map(cast -> print(negative, view, cast, scale)).toList();

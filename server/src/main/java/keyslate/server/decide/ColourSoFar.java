@@ -29,11 +29,9 @@ import keyslate.server.rig.LightView;
 import keyslate.server.rig.Rig;
 import keyslate.server.sheet.SheetAssembler.OnCord;
 import keyslate.store.json.SeenCast;
-import keyslate.store.json.StoredTaste;
 import keyslate.store.slate.Decision;
 import keyslate.store.slate.Sheet;
 import keyslate.store.slate.SheetRepository;
-import keyslate.store.slate.SheetRepository.KeptLight;
 import org.springframework.stereotype.Component;
 
 /** All looks at the colour of a slate: those at sheets on the box of paper that stands now, and what they say together. */
@@ -51,18 +49,13 @@ class ColourSoFar {
         List<FilterPack> finals = sheets.lightsKeptOn(first.rig().paper().id()).stream()
                 .filter(kept -> !kept.slateId().equals(sheet.slateId())
                         && kept.begunAt().compareTo(sheet.begunAt()) < 0)
-                .map(ColourSoFar::neutral)
+                .map(kept -> kept.neutral().toPack())
                 .toList();
         if (finals.isEmpty()) {
             return CastAdvice.start(first.rig().light().toPack(), CastWay.GUESSED_POINTS);
         }
         FirstPack usual = FirstPack.of(finals);
         return CastAdvice.start(usual.pack(), usual.openPoints());
-    }
-
-    private static FilterPack neutral(KeptLight kept) {
-        Taste taste = kept.taste().map(StoredTaste::toCore).orElse(Taste.NEUTRAL);
-        return taste.neutralOf(Light.of(kept.light()).toPack());
     }
 
     /** What was known before, and every look since, the oldest first. */

@@ -1,19 +1,17 @@
 package keyslate.server.decide;
 
-import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import keyslate.core.colour.SceneOffset;
-import keyslate.core.colour.Taste;
 import keyslate.core.light.Light;
-import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.FilterShift;
 import keyslate.server.decide.DecisionViews.SceneView;
 import keyslate.store.json.SeenCast;
-import keyslate.store.json.StoredTaste;
 import keyslate.store.slate.SheetRepository;
+import keyslate.store.slate.SheetRepository.KeptLight;
 import keyslate.store.slate.SheetRepository.MeteredPrint;
 import org.springframework.stereotype.Component;
 
@@ -28,34 +26,42 @@ class MeterLog {
 
     /** Of one kind of scene, by other slates on this paper. */
     SceneOffset offset(String paperId, String slateId, String scene) {
-        return SceneOffset.of(beyond(paperId, slateId).getOrDefault(key(scene), List.of()));
+        return offset(beyond(paperId, slateId).getOrDefault(key(scene), List.of()));
     }
 
-    /** Of all kinds of scene that were metered, the usual ones among them. */
+    /** Of all kinds of scene that were metered. */
     List<SceneView> scenes(String paperId, String slateId) {
         return beyond(paperId, slateId).entrySet().stream()
                 .map(e -> {
-                    SceneOffset offset = SceneOffset.of(e.getValue());
+                    SceneOffset offset = offset(e.getValue());
                     return new SceneView(
                             e.getKey(), offset.magenta(), offset.yellow(), 2 * offset.openPoints(), offset.prints());
                 })
                 .toList();
     }
 
-    private Map<String, List<FilterShift>> beyond(String paperId, String slateId) {
-        Map<String, List<FilterShift>> beyond = new LinkedHashMap<>();
-        for (MeteredPrint print : sheets.meteredPrints(paperId, slateId)) {
-            Taste taste = print.taste().map(StoredTaste::toCore).orElse(Taste.NEUTRAL);
-            FilterPack right = taste.neutralOf(Light.of(print.light()).toPack());
-            for (SeenCast cast : print.casts()) {
-                if (cast.metered() != null) {
-                    FilterPack asked = Light.of(cast.metered().pack()).toPack();
-                    beyond.computeIfAbsent(key(cast.metered().scene()), k -> new ArrayList<>())
-                            .add(right.toShift().minus(asked.toShift()));
+    /** Of each print the last reading on a kind of scene: one that was read again is one print still. */
+    private Map<String, Collection<FilterShift>> beyond(String paperId, String slateId) {
+        Map<String, Map<String, FilterShift>> beyond = new LinkedHashMap<>();
+        for (MeteredPrint metered : sheets.meteredPrints(paperId)) {
+            KeptLight print = metered.print();
+            for (SeenCast cast : metered.casts()) {
+                if (cast.metered() != null && !print.slateId().equals(slateId)) {
+                    FilterShift asked = Light.of(cast.metered().pack()).toPack().toShift();
+                    beyond.computeIfAbsent(key(cast.metered().scene()), k -> new LinkedHashMap<>())
+                            .put(
+                                    print.slateId(),
+                                    print.neutral().toPack().toShift().minus(asked));
                 }
             }
         }
-        return beyond;
+        Map<String, Collection<FilterShift>> byScene = new LinkedHashMap<>();
+        beyond.forEach((scene, prints) -> byScene.put(scene, prints.values()));
+        return byScene;
+    }
+
+    private static SceneOffset offset(Collection<FilterShift> beyond) {
+        return SceneOffset.of(List.copyOf(beyond));
     }
 
     private static String key(String scene) {

@@ -299,14 +299,6 @@ public class StartingTime {
         return starting(rig).light();
     }
 
-    /** A print that was meant to be off neutral tells where neutral is too. */
-    private static Light neutral(KeptLight kept) {
-        Light light = Light.of(kept.light());
-        return kept.taste()
-                .map(taste -> Light.dials(taste.toCore().neutralOf(light.toPack())))
-                .orElse(light);
-    }
-
     private StartingLight starting(Rig rig) {
         return StartingLight.of(
                 rig,
@@ -314,7 +306,7 @@ public class StartingTime {
                         ? readings(single.frame().id())
                         : Optional.empty(),
                 sheets.lightsKeptOn(rig.paper().id()).stream()
-                        .map(StartingTime::neutral)
+                        .map(KeptLight::neutral)
                         .toList());
     }
 

@@ -1,7 +1,6 @@
 package keyslate.server.slate;
 
 import java.time.Duration;
-import keyslate.core.colour.NamedCast;
 import keyslate.core.colour.Viewing;
 import keyslate.core.colour.ViewingLight;
 import keyslate.core.darkroom.Look;
@@ -110,11 +109,10 @@ class PreviewController {
             @RequestParam(required = false) @Nullable String key,
             @RequestParam(defaultValue = "120") int side) {
         Shown shown = prints.standing(id);
-        double times = Check.within("scale", scale, NamedCast.LEAST_SCALE, NamedCast.MOST_SCALE, "");
         CacheControl cache = shown.key().equals(key)
                 ? CacheControl.maxAge(Duration.ofMinutes(5)).cachePrivate()
                 : CacheControl.noStore();
-        return ResponseEntity.ok().cacheControl(cache).body(prints.casts(shown, times, side));
+        return ResponseEntity.ok().cacheControl(cache).body(prints.casts(shown, scale, side));
     }
 
     /**

@@ -24,6 +24,13 @@ import org.springframework.jdbc.core.RowMapper;
 
 /** Sheets with their pieces, scripts, what the lamp did, what happened after, their pictures and the decisions taken from them. */
 public final class SheetRepository {
+    /** Accepted prints with the first light of their base. */
+    private static final String KEPT = " FROM slate JOIN sheet ON sheet.id = slate.accepted_sheet_id"
+            + " JOIN recipe ON recipe.id = sheet.recipe_id"
+            + " JOIN base_part AS part ON part.recipe_id = recipe.id AND part.place = 1";
+
+    private static final String ON_PAPER = " WHERE recipe.paper_id = ? AND slate.roll_id IS NULL";
+
     private static final String SHEET = "SELECT id, slate_id, number, kind, recipe_id, begun_at, state, ended_at,"
             + " paper_used, magnification, stood, note FROM sheet WHERE ";
     private static final String OF_SLATE = " WHERE sheet_id IN (SELECT id FROM sheet WHERE slate_id = ?) ORDER BY ";
@@ -153,54 +160,57 @@ public final class SheetRepository {
     }
 
     /**
-     * An accepted print whose slate had looks at its colour.
-     *
-     * @param light its base light as it is written
-     */
-    public record MeteredPrint(String light, Optional<StoredTaste> taste, List<SeenCast> casts) {}
-
-    /** Accepted prints on a paper for which a colour meter was read, the oldest first; none of one slate. */
-    public List<MeteredPrint> meteredPrints(String paperId, String exceptSlateId) {
-        return database.sql()
-                .sql("SELECT part.light, recipe.taste, decision.seen FROM slate"
-                        + " JOIN sheet ON sheet.id = slate.accepted_sheet_id"
-                        + " JOIN recipe ON recipe.id = sheet.recipe_id"
-                        + " JOIN base_part AS part ON part.recipe_id = recipe.id AND part.place = 1"
-                        + " JOIN decision ON decision.slate_id = slate.id AND decision.kind = 'CAST'"
-                        + " WHERE recipe.paper_id = ? AND slate.id <> ? AND slate.roll_id IS NULL"
-                        + " AND json_extract(decision.seen, '$.way') = 'METER' ORDER BY decision.made_at")
-                .params(paperId, exceptSlateId)
-                .query((row, n) -> new MeteredPrint(
-                        row.getString(1),
-                        Optional.ofNullable(row.getString(2)).map(t -> Json.read(t, StoredTaste.class)),
-                        Optional.ofNullable(
-                                        Json.read(row.getString(3), Seen.class).casts())
-                                .orElse(List.of())))
-                .list();
-    }
-
-    /**
      * An accepted print.
      *
      * @param light its base light as it is written
      * @param taste how far off neutral it was meant to be; empty where it was to be neutral
      */
-    public record KeptLight(String slateId, String begunAt, String light, Optional<StoredTaste> taste) {}
+    public record KeptLight(String slateId, String begunAt, String light, Optional<StoredTaste> taste) {
+        /** The light that would have made its neutral neutral. */
+        public Light neutral() {
+            Light kept = Light.of(light);
+            return taste.<Light>map(t -> Light.dials(t.toCore().neutralOf(kept.toPack())))
+                    .orElse(kept);
+        }
+
+        private static KeptLight of(ResultSet row) throws SQLException {
+            return new KeptLight(
+                    row.getString("id"),
+                    row.getString("begun_at"),
+                    row.getString("light"),
+                    Optional.ofNullable(row.getString("taste")).map(t -> Json.read(t, StoredTaste.class)));
+        }
+    }
 
     /** Each accepted print on a paper, the oldest first; proofs have a setting of their own. */
     public List<KeptLight> lightsKeptOn(String paperId) {
         return database.sql()
-                .sql("SELECT slate.id, sheet.begun_at, part.light, recipe.taste FROM slate"
-                        + " JOIN sheet ON sheet.id = slate.accepted_sheet_id"
-                        + " JOIN recipe ON recipe.id = sheet.recipe_id"
-                        + " JOIN base_part AS part ON part.recipe_id = recipe.id AND part.place = 1"
-                        + " WHERE recipe.paper_id = ? AND slate.roll_id IS NULL ORDER BY sheet.begun_at")
+                .sql("SELECT slate.id, sheet.begun_at, part.light, recipe.taste" + KEPT + ON_PAPER
+                        + " ORDER BY sheet.begun_at")
                 .param(paperId)
-                .query((row, n) -> new KeptLight(
-                        row.getString(1),
-                        row.getString(2),
-                        row.getString(3),
-                        Optional.ofNullable(row.getString(4)).map(t -> Json.read(t, StoredTaste.class))))
+                .query((row, n) -> KeptLight.of(row))
+                .list();
+    }
+
+    /**
+     * An accepted print for which a colour meter was read.
+     *
+     * @param casts the looks of the decision that the meter was read for
+     */
+    public record MeteredPrint(KeptLight print, List<SeenCast> casts) {}
+
+    /** Accepted prints on a paper for which a colour meter was read, reading after reading, the oldest first. */
+    public List<MeteredPrint> meteredPrints(String paperId) {
+        return database.sql()
+                .sql("SELECT slate.id, sheet.begun_at, part.light, recipe.taste, decision.seen"
+                        + KEPT + " JOIN decision ON decision.slate_id = slate.id AND decision.kind = 'CAST'" + ON_PAPER
+                        + " AND json_extract(decision.seen, '$.way') = 'METER' ORDER BY decision.made_at")
+                .param(paperId)
+                .query((row, n) -> new MeteredPrint(
+                        KeptLight.of(row),
+                        Optional.ofNullable(Json.read(row.getString("seen"), Seen.class)
+                                        .casts())
+                                .orElse(List.of())))
                 .list();
     }
 
