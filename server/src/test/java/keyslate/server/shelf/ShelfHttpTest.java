@@ -95,7 +95,7 @@ class ShelfHttpTest extends ApplicationTest {
                     .json()
                     .get("id")
                     .asString();
-            http.upload("/api/rolls/" + roll + "/frames", "none", new byte[0], "number", "1", "title", "Clay pit");
+            http.upload("/api/rolls/" + roll + "/frames", "", new byte[0], "number", "1", "title", "Clay pit");
             String planned = http.newSlate("Clay pit");
             assertThat(http.send("DELETE", "/api/slates/" + planned, "").status())
                     .isEqualTo(204);
