@@ -59,7 +59,7 @@ export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<Reci
           <span className="part-value large">
             {base.parts.length > 1 ? partLights(base.parts) : <LightName light={base.light} large />}
             {base.dials !== undefined && base.parts.length === 1 && (
-              <span className="part-note">{base.dials}</span>
+              <span className="part-note under">{base.dials}</span>
             )}
           </span>
         }
@@ -96,7 +96,7 @@ export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<Reci
       )}
       <Handle
         at={at.base}
-        label="Base exposure"
+        label={base.pack?.thirds ? "Base, as white light" : "Base exposure"}
         value={
           <span className={base.parts.length > 1 ? "part-value large" : "part-value huge"}>
             {partSeconds(base.parts)}
@@ -309,12 +309,18 @@ export function BaseEditor(props: EditorProps) {
           leave: () => draft.end(),
         }}
       />
-      <p className="field-hint">
-        Received. The timer is set to {seconds(base.setSeconds)} s
-        {base.presses > 1 ? `, ${String(base.presses)} times` : ""}, with {number(setup.lagSeconds)} s for the
-        lamp
-        {base.presses > 1 ? " each time" : ""}.
-      </p>
+      {base.pack?.thirds ? (
+        <p className="field-hint">
+          Given in red, green and blue light, set to {base.dials}; the three times stand with the pack.
+        </p>
+      ) : (
+        <p className="field-hint">
+          Received. The timer is set to {seconds(base.setSeconds)} s
+          {base.presses > 1 ? `, ${String(base.presses)} times` : ""}, with {number(setup.lagSeconds)} s for
+          the lamp
+          {base.presses > 1 ? " each time" : ""}.
+        </p>
+      )}
       {setup.lamp !== "BURNS" && (
         <QuantityField
           label="Given in"

@@ -38,7 +38,7 @@ import {
   walked,
   walkedPiece,
 } from "./casts";
-import { FACTORS, USUAL_STRENGTHS, keepKit, knownKit } from "./kit";
+import { USUAL_STRENGTHS, useKits } from "./kit";
 import { type Answer, type Cast, useJudge, useProposal } from "./weighed";
 
 /** Judging the colour of a sheet: through a viewing filter, by name, by pieces on the rose or in a picture, all looks weighed together. */
@@ -97,7 +97,8 @@ function Judging({
   const [view, setView] = useState<View>("CASTS");
   const [looked, setLooked] = useState<In>(DRY_WHERE_IT_HANGS);
   const [density, setDensity] = useState(0);
-  const [kit, setKit] = useState(knownKit);
+  const kits = useKits().data?.kits;
+  const kit = kits?.[0];
   const steps = filterSteps(kit?.strengths ?? USUAL_STRENGTHS);
   const weighed = useWeighed(slate);
   const byPieces = way === "PIECES";
@@ -123,7 +124,7 @@ function Judging({
     lamp: looked.lamp,
     elsewhere: looked.elsewhere,
     ...(way === "BY_NAME" && { scale }),
-    ...(way === "VIEWING_FILTER" && { factor: FACTORS[kit?.says ?? "STRENGTH"] }),
+    ...(way === "VIEWING_FILTER" && kit && { kit: kit.name }),
   };
   const proposal = useProposal(sheet.id, cast, said, slate.recipeId);
   const judge = useJudge(slate.id, sheet.id, cast);
@@ -230,15 +231,7 @@ function Judging({
             <span style={{ flex: 2 }}>instruments</span>
           </p>
         </div>
-        {filter && (
-          <KitQuestion
-            kit={kit}
-            onAnswer={(answer) => {
-              keepKit(answer);
-              setKit(answer);
-            }}
-          />
-        )}
+        {filter && kits && <KitQuestion kits={kits} />}
         {byPieces && <PickedPieces sheet={sheet} picks={picks} onPick={pick} />}
         {byPicture && <h3>Tap a spot that is to be neutral{pieces && "; it is measured on every piece"}.</h3>}
         {!byPieces && byEye && (

@@ -1,9 +1,10 @@
+import { Button } from "antd";
 import { useState } from "react";
 import type { Schemas } from "../../shared/api/client";
 import { Ways } from "../../shared/ui/Choice";
 import { TextField } from "../../shared/ui/TextField";
 import { number } from "../../shared/units/format";
-import { FACTORS, type Kit, type Says, USUAL_STRENGTHS, strengthsOf } from "./kit";
+import { FACTORS, type Kit, type Says, USUAL_STRENGTHS, strengthsOf, useKeepKit } from "./kit";
 
 /** In points as they stand on the filters: the server counts as if all kits said their strength. */
 export function Learned({ taught, says }: { taught: Schemas["KitView"]; says: Says }) {
@@ -17,46 +18,75 @@ export function Learned({ taught, says }: { taught: Schemas["KitView"]; says: Sa
   );
 }
 
+const FIRST_NAME = "My kit";
+
 /** Asked once: kits differ by a factor of two in what their numbers mean, and in which filters there are. */
-export function KitQuestion(props: { kit: Kit | undefined; onAnswer: (kit: Kit) => void }) {
-  const [asking, setAsking] = useState(props.kit === undefined);
-  const [strengths, setStrengths] = useState((props.kit?.strengths ?? USUAL_STRENGTHS).join(", "));
-  const read = strengthsOf(strengths);
-  if (!asking && props.kit !== undefined) {
+export function KitQuestion({ kits }: { kits: readonly Kit[] }) {
+  const [asking, setAsking] = useState(false);
+  const kit = kits[0];
+  if (!asking && kit !== undefined) {
     return (
       <p className="field-hint">
-        {props.kit.says === "CORRECTION"
-          ? "The filter says the correction: 10 on it moves the pack by 10 at first."
-          : "The filter says its own strength: 10 on it moves the pack by 5 at first."}{" "}
+        {kit.name}{" "}
+        {kit.says === "CORRECTION"
+          ? "says the correction: 10 on it moves"
+          : "says its strength: 10 on it moves"}{" "}
+        the pack by {kit.says === "CORRECTION" ? 10 : 5} at first.{" "}
         <button type="button" className="link" onClick={() => setAsking(true)}>
           Another kit
         </button>
       </p>
     );
   }
+  return <KitForm kits={kits} onDone={() => setAsking(false)} />;
+}
+
+/** Another kit of the bench, or one that is entered; what each has taught is kept under its name. */
+function KitForm({ kits, onDone }: { kits: readonly Kit[]; onDone: () => void }) {
+  const keep = useKeepKit();
+  const [name, setName] = useState(kits.length === 0 ? FIRST_NAME : "");
+  const [strengths, setStrengths] = useState(USUAL_STRENGTHS.join(", "));
+  const read = strengthsOf(strengths);
+  const take = (kit: Kit) => keep.mutate(kit, { onSuccess: onDone });
+  const error = keep.error;
   return (
     <>
-      <h3>What stands on your viewing filters?</h3>
+      <h3>{kits.length === 0 ? "What stands on your viewing filters?" : "Which kit?"}</h3>
+      {kits.length > 0 && (
+        <div className="kits">
+          {kits.map((kit) => (
+            <Button key={kit.name} size="small" onClick={() => take(kit)}>
+              {kit.name}
+            </Button>
+          ))}
+        </div>
+      )}
+      <TextField label="Its name" value={name} longest={40} error={error?.at("/name")} onChange={setName} />
       <TextField
         label="Which strengths are there"
         value={strengths}
         longest={60}
-        error={read ? undefined : "Write up to eight strengths from 1 to 60, such as 5, 10, 20."}
+        error={
+          read ? error?.at("/strengths") : "Write up to eight strengths from 1 to 60, such as 5, 10, 20."
+        }
         onChange={setStrengths}
       />
       <Ways<Says | "">
         label="What stands on your viewing filters?"
-        value={props.kit?.says ?? ""}
+        value=""
         ways={[
           { value: "STRENGTH", label: "Their strength" },
           { value: "CORRECTION", label: "The correction" },
         ]}
         onChange={(says) => {
-          if (says === "" || !read) return;
-          props.onAnswer({ says, strengths: read });
-          setAsking(false);
+          if (says !== "" && read) take({ name, says, strengths: [...read] });
         }}
       />
+      {error && error.at("/name") === undefined && error.at("/strengths") === undefined && (
+        <p className="field-message" role="alert">
+          {error.message}
+        </p>
+      )}
     </>
   );
 }

@@ -1,13 +1,15 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { type Problem, type Schemas, api, toProblem, unwrap } from "../../shared/api/client";
+
+/** A viewing kit: its name, what its numbers mean, and which there are, the weakest first. */
+export type Kit = Schemas["ViewingKit"];
+
 /** What stands on the filters of a viewing kit: how strong each is, or how much to change the pack. */
-export type Says = "STRENGTH" | "CORRECTION";
+export type Says = Kit["says"];
 
-/** A viewing kit: what its numbers mean, and which there are, the weakest first. */
-export interface Kit {
-  says: Says;
-  strengths: readonly number[];
-}
+type Kits = Schemas["ViewingKits"];
 
-const KEY = "key-slate.viewing-kit";
+const KEY = ["kits"];
 const MOST_FILTERS = 8;
 const WEAKEST = 1;
 const STRONGEST = 60;
@@ -18,34 +20,21 @@ export const USUAL_STRENGTHS: readonly number[] = [5, 10, 20];
 /** Points of the pack for a point on the filter, to begin with; the looks of a slate teach the rest. */
 export const FACTORS: Record<Says, number> = { STRENGTH: 0.5, CORRECTION: 1 };
 
-/** The kit of this screen's owner; none when it was never asked. */
-export function knownKit(): Kit | undefined {
-  try {
-    return kitOf(window.localStorage.getItem(KEY));
-  } catch {
-    return undefined;
-  }
+/** The kits of the bench, the one taken up last first; none before they are there. */
+export function useKits() {
+  return useQuery<Kits, Problem>({ queryKey: KEY, queryFn: () => unwrap(api.GET("/api/kits")) });
 }
 
-/** Of earlier versions the word alone was kept. */
-function kitOf(kept: string | null): Kit | undefined {
-  if (kept === null) return undefined;
-  if (isSays(kept)) return { says: kept, strengths: USUAL_STRENGTHS };
-  const { says, strengths } = JSON.parse(kept) as { says?: unknown; strengths?: unknown };
-  const read = strengthsOf(Array.isArray(strengths) ? strengths.join(", ") : "");
-  return isSays(says) && read ? { says, strengths: read } : undefined;
-}
-
-function isSays(kept: unknown): kept is Says {
-  return kept === "STRENGTH" || kept === "CORRECTION";
-}
-
-export function keepKit(kit: Kit): void {
-  try {
-    window.localStorage.setItem(KEY, JSON.stringify(kit));
-  } catch {
-    // It is asked again the next time.
-  }
+/** Enters a kit, changes the one of its name, or takes one up again. */
+export function useKeepKit() {
+  const client = useQueryClient();
+  return useMutation<Kits, Problem, Kit>({
+    mutationFn: (kit) =>
+      unwrap(api.POST("/api/kits", { body: kit })).catch((error: unknown) => {
+        throw toProblem(error);
+      }),
+    onSuccess: (kits) => client.setQueryData(KEY, kits),
+  });
 }
 
 /** "5, 10, 20" as strengths, the weakest first; none where it is no list of them. */

@@ -157,7 +157,7 @@ function ConstantLine(props: { stores: Stores; shelf: ShelfOf; thing: Thing; con
               void navigate(`/stores/${props.shelf.path}/${thing.id}/measure/${constant.name}${lens}`)
             }
           >
-            {constant.name === "GELS"
+            {constant.name === "GELS" || (constant.name === "LIGHTS" && constant.id === undefined)
               ? "Enter them"
               : constant.id === undefined
                 ? "Measure it"

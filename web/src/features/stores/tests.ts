@@ -369,6 +369,29 @@ const GELS: Test = {
   }),
 };
 
+const THREE_LIGHTS: Test = {
+  title: "A head of three lights",
+  why: "Where a head has no filters but red, green and blue light, a print is three exposures. Key Slate keeps the pack that the three print as, and gives the three times wherever one is advised.",
+  steps: [
+    "Left empty: a quarter of white light each. As long as a recipe stays on this head, nothing hangs on it.",
+    "To bring packs from another head: print one grey there, then find the three times that print the same grey here.",
+    "One line for each match: 0/48/58 14 = 12.1 8.0 9.3. Shares that are known are one line: 0.25, 0.25, 0.25.",
+    "A head with a timer of its own has one for each light. Filters held under the lens by hand: not while the lamp is hot.",
+  ],
+  reading: "",
+  list: "/lines",
+  rows: [],
+  text: {
+    label: "Matches, or the shares of red, green and blue",
+    hint: "0/48/58 14 = 12.1 8.0 9.3",
+    always: true,
+  },
+  asked: (id, _standing, _taken, _once, typed) => ({
+    path: `/api/stores/enlargers/${id}/lights`,
+    body: { lines: typed.text },
+  }),
+};
+
 const BATCH_SPEED: Test = {
   title: "This box beside another",
   why: "Another batch may need a third of a stop more or less. One patch of the same grey on both tells how much, and prints that were kept are made again with it.",
@@ -464,6 +487,7 @@ export function testOf(
     HEAD_TABLE,
     PACK_TIMES,
     GELS,
+    LIGHTS: THREE_LIGHTS,
     BATCH_SPEED,
   }[name];
 }

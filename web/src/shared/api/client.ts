@@ -7,6 +7,7 @@ export type SheetView = Schemas["SheetView"];
 export type RunView = Schemas["RunView"];
 export type StepView = Schemas["StepView"];
 export type LightView = Schemas["LightView"];
+export type ThirdView = Schemas["ThirdView"];
 export type VerdictView = Schemas["VerdictView"];
 export type FrameView = Schemas["FrameView"];
 export type Standing = Schemas["StandingView"];

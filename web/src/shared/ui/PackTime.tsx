@@ -4,6 +4,7 @@ import type { RecipeEdit, SlateChange } from "../api/slate";
 import { useKeepCalibration } from "../api/stores";
 import { seconds } from "../units/format";
 import { Ways } from "./Choice";
+import { ThreeTimes } from "./ThreeTimes";
 
 type Follows = Schemas["PackView"]["follows"];
 
@@ -20,6 +21,7 @@ export function PackOnHead(props: { slate: SlateView; edit: SlateChange<RecipeEd
   if (!pack) return null;
   return (
     <>
+      {pack.thirds && <ThreeTimes slate={slate} edit={edit} thirds={pack.thirds} />}
       <PackTime enlargerId={slate.setup.enlargerId} pack={pack} />
       {pack.grey && <GreyInPack grey={pack.grey} onOut={() => edit.mutate({ base: { greyOut: true } })} />}
     </>

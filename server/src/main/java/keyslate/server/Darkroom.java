@@ -7,6 +7,7 @@ import keyslate.store.BackupPlanRepository;
 import keyslate.store.Database;
 import keyslate.store.bench.BoxRepository;
 import keyslate.store.bench.ConstantRepository;
+import keyslate.store.bench.KitRepository;
 import keyslate.store.bench.StoresRepository;
 import keyslate.store.negative.FrameSearch;
 import keyslate.store.negative.PictureRepository;
@@ -56,6 +57,11 @@ public class Darkroom {
     @Bean
     StoresRepository storesRepository(Database database) {
         return new StoresRepository(database);
+    }
+
+    @Bean
+    KitRepository kitRepository(Database database) {
+        return new KitRepository(database);
     }
 
     @Bean

@@ -80,6 +80,9 @@ public final class Spoken {
 
     /** Another light: a grade by its name; dials are never set in the dark, so that the list is enough for them. */
     public Spoken light(Light light) {
+        if (light instanceof Light.Third third) {
+            return say(third.primary().word() + "-light");
+        }
         return light.points().isEmpty() ? grade(light) : say("set-light");
     }
 

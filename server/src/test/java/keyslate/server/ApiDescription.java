@@ -18,6 +18,7 @@ import keyslate.server.calibration.FilterAsked;
 import keyslate.server.contrast.ContrastViews;
 import keyslate.server.cutting.CuttingViews;
 import keyslate.server.decide.DecisionViews;
+import keyslate.server.kit.KitViews;
 import keyslate.server.local.LocalViews;
 import keyslate.server.medium.MediumPart;
 import keyslate.server.need.NeedViews;
@@ -64,6 +65,7 @@ class ApiDescription {
             DecisionViews.class,
             Differences.class,
             LightView.class,
+            KitViews.class,
             LocalViews.class,
             NeedViews.class,
             MediumPart.class,

@@ -28,8 +28,26 @@ public record AdditiveHead(double red, double green, double blue) {
         return Check.within(name, Check.positive(name, share, ""), 0, 1, "");
     }
 
+    /** The share of one of its lights. */
+    public double share(Primary primary) {
+        return switch (primary) {
+            case RED -> red;
+            case GREEN -> green;
+            case BLUE -> blue;
+        };
+    }
+
     /** Received seconds of each light. */
-    public record Times(ExposureTime red, ExposureTime green, ExposureTime blue) {}
+    public record Times(ExposureTime red, ExposureTime green, ExposureTime blue) {
+        /** Of one of them. */
+        public ExposureTime of(Primary primary) {
+            return switch (primary) {
+                case RED -> red;
+                case GREEN -> green;
+                case BLUE -> blue;
+            };
+        }
+    }
 
     /** A pack and the received time of white light through it. */
     public record White(FilterPack pack, ExposureTime time) {}
@@ -55,6 +73,11 @@ public record AdditiveHead(double red, double green, double blue) {
 
     private static double points(double layer, double white) {
         return -POINTS * Math.log10(layer / white) + 0.0;
+    }
+
+    /** The times of its own pack: in ideal points, so that each filter is one light's (COL-34). */
+    public Times times(FilterPack pack, ExposureTime white) {
+        return times(pack, white, FilterSet.IDEAL);
     }
 
     /** The shares of a head on which three times match white light through a pack on a grey, as a test finds them; refused where a share comes out above 1. */

@@ -11,6 +11,9 @@ import keyslate.core.quantity.FilterShift;
  * @param yellowSide yellow cast for a point of magenta
  */
 public record KitFactors(CastWay way, Known magenta, Known magentaSide, Known yellowSide, Known yellow) {
+    private static final double DRIFT = 0.1;
+    private static final double SIDE_DRIFT = 0.5;
+
     /**
      * A figure.
      *
@@ -29,6 +32,22 @@ public record KitFactors(CastWay way, Known magenta, Known magentaSide, Known ye
         Known own = new Known(shown, trust.doubt() * shown);
         Known side = new Known(0, trust.side() * shown);
         return new KitFactors(way, own, side, side, own);
+    }
+
+    /** As they are believed on the next slate: in another light and on another print they may be off by a tenth more, and are never less known than with no look at all (COL-46). */
+    public KitFactors onAnotherSlate() {
+        KitFactors unknown = believed(way);
+        double open = DRIFT * way.trust().shown();
+        return new KitFactors(
+                way,
+                wider(magenta, open, unknown.magenta()),
+                wider(magentaSide, open * SIDE_DRIFT, unknown.magentaSide()),
+                wider(yellowSide, open * SIDE_DRIFT, unknown.yellowSide()),
+                wider(yellow, open, unknown.yellow()));
+    }
+
+    private static Known wider(Known known, double open, Known unknown) {
+        return new Known(known.figure(), Math.min(Math.hypot(known.spread(), open), unknown.spread()));
     }
 
     /** k of COL-06: points of the pack for one point of magenta by this way. */

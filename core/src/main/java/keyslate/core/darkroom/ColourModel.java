@@ -2,9 +2,12 @@ package keyslate.core.darkroom;
 
 import java.util.ArrayList;
 import java.util.List;
+import keyslate.core.colour.AdditiveHead;
 import keyslate.core.colour.FilterSet;
 import keyslate.core.colour.Layers;
+import keyslate.core.colour.Primary;
 import keyslate.core.colour.Viewing;
+import keyslate.core.light.Light;
 import keyslate.core.local.AreaMask;
 import keyslate.core.numeric.Bisection;
 import keyslate.core.quantity.Stops;
@@ -87,14 +90,34 @@ public final class ColourModel implements PrintModel {
         return List.copyOf(stops);
     }
 
-    static ColourSheet sheet(SheetLight light) {
+    /** With the shares that the head of three lights is taken to have. */
+    private static ColourSheet sheet(SheetLight light) {
+        return sheet(light, (primary, known) -> known);
+    }
+
+    /** With the shares that it has. */
+    static ColourSheet sheet(SheetLight light, AdditiveHead head) {
+        return sheet(light, (primary, known) -> head.share(primary));
+    }
+
+    /** The share of a light, from what it is taken to be. */
+    private interface Shares {
+        double of(Primary primary, double known);
+    }
+
+    private static ColourSheet sheet(SheetLight light, Shares shares) {
         return new ColourSheet(
                 light.logPerSecond() - REFERENCE_LOG,
                 ColourSheet.USUAL_KELVIN,
                 FilterSet.DICHROIC,
-                light.bursts().stream()
-                        .map(b -> new ColourSheet.Burst(b.light().toPack(), b.receivedSeconds(), b.reach()))
-                        .toList(),
+                light.bursts().stream().map(b -> burst(b, shares)).toList(),
                 light.evenness());
+    }
+
+    private static ColourSheet.Burst burst(SheetLight.Burst b, Shares shares) {
+        return b.light() instanceof Light.Third third
+                ? ColourSheet.Burst.of(
+                        third.primary(), shares.of(third.primary(), third.share()), b.receivedSeconds(), b.reach())
+                : new ColourSheet.Burst(b.light().toPack(), b.receivedSeconds(), b.reach());
     }
 }

@@ -72,7 +72,7 @@ public final class ColourPrint {
 
     private Light light(ColourRaster negative, AreaMask.View view, ColourSheet sheet, ColourTruth truth) {
         // Through one pack the three layers get the same light but for a factor: one plane does for all.
-        boolean onePack = sheet.bursts().stream().map(Burst::pack).distinct().count() <= 1;
+        boolean onePack = sheet.bursts().stream().allMatch(sheet.bursts().get(0)::isThrough);
         int planes = onePack ? 1 : LAYERS;
         LightField field = LightField.forPicture(
                 negative.width(), negative.height(), sheet.bursts().stream().map(Burst::reach), planes);
@@ -81,10 +81,8 @@ public final class ColourPrint {
         double[][] perShare = new double[LAYERS][bursts];
         for (int b = 0; b < bursts; b++) {
             Burst burst = sheet.bursts().get(b);
-            FilterPack pack = truth.inTheLight(burst.pack());
             for (int l = 0; l < LAYERS; l++) {
-                perShare[l][b] =
-                        burst.receivedSeconds() * Math.pow(10, -sheet.filters().layerDensity(pack, l));
+                perShare[l][b] = burst.receivedSeconds() * Math.pow(10, logOfFilters(sheet, burst, truth, l));
             }
             shares[b] = masks.shares(burst.reach(), view, field.columns, field.rows);
         }
@@ -98,15 +96,18 @@ public final class ColourPrint {
         field.shade(sheet.evenness(), view, planes);
         float[] offset = new float[LAYERS];
         for (int l = 0; l < LAYERS; l++) {
-            double filters = onePack && bursts > 0 ? logOfFilters(sheet, truth, l) - logOfFilters(sheet, truth, 0) : 0;
+            double filters = onePack && bursts > 0
+                    ? logOfFilters(sheet, sheet.bursts().get(0), truth, l)
+                            - logOfFilters(sheet, sheet.bursts().get(0), truth, 0)
+                    : 0;
             offset[l] = (float) (reference.at(l) + truth.logSpeed(l) + filters);
         }
         return new Light(field, offset);
     }
 
-    private static double logOfFilters(ColourSheet sheet, ColourTruth truth, int layer) {
-        FilterPack pack = truth.inTheLight(sheet.bursts().get(0).pack());
-        return -sheet.filters().layerDensity(pack, layer);
+    private static double logOfFilters(ColourSheet sheet, Burst burst, ColourTruth truth, int layer) {
+        return -sheet.filters().layerDensity(truth.inTheLight(burst.pack()), layer)
+                - burst.beyond().at(layer);
     }
 
     private static void fill(float[] plane, float[][] shares, double[] perShare) {

@@ -1,10 +1,14 @@
 package keyslate.core.darkroom;
 
+import keyslate.core.colour.AdditiveHead;
 import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.local.AreaMask;
 
 /** The simulated papers. */
 public final class StandIns {
+    /** The lights of the simulated head, where its owner has it print with three; nobody is told. */
+    private static final AdditiveHead LIGHTS = new AdditiveHead(0.22, 0.29, 0.25);
+
     private StandIns() {}
 
     /** Variable-contrast paper. */
@@ -40,7 +44,7 @@ public final class StandIns {
         private ColourPrint.Picture sheet(
                 Negative negative, AreaMask.View view, SheetLight light, long box, double used) {
             ColourTruth truth = ColourTruth.ofBatch(box, LAG_OFFSET_SECONDS).inDeveloperUsed(used);
-            return print.print(((Negative.Colour) negative).density(), view, ColourModel.sheet(light), truth);
+            return print.print(((Negative.Colour) negative).density(), view, ColourModel.sheet(light, LIGHTS), truth);
         }
 
         @Override

@@ -41,6 +41,11 @@ public record TimerSteps(List<Band> bands) {
         return everywhere(0.1, 999.9);
     }
 
+    /** Whether it goes so far. */
+    public boolean reaches(ExposureTime wanted) {
+        return wanted.inSeconds() <= bands.get(bands.size() - 1).upToSeconds() + FLOAT_GUARD;
+    }
+
     /** The setting nearest to {@code wanted}; refuses a time beyond the last band. */
     public Setting nearest(ExposureTime wanted) {
         double t = wanted.inSeconds();

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.Stream;
+import keyslate.core.colour.AdditiveHead;
 import keyslate.core.colour.ColourBalance;
 import keyslate.core.colour.ColourFilm;
 import keyslate.core.colour.ColourPaper;
@@ -47,41 +48,55 @@ public final class Colour implements Medium {
     private static final double STEP_BESIDE = 10;
 
     private final FilterSet filters;
-    private final PackTimes times;
-    /** Those that a pack is made of; empty where there are dials. */
-    private final List<Gel> gels;
+    private final Head head;
 
     private final PrintModel model = new ColourModel();
     private final StandInPaper standIn = StandIns.colour();
 
     /** Through filters of a kind, on a head whose factors are not known. */
     public Colour(FilterSet filters) {
-        this(filters, PackTimes.USUAL, List.of());
+        this(filters, Head.USUAL);
     }
 
-    private Colour(FilterSet filters, PackTimes times, List<Gel> gels) {
+    private Colour(FilterSet filters, Head head) {
         this.filters = filters;
-        this.times = times;
-        this.gels = List.copyOf(gels);
+        this.head = head;
     }
 
     /**
-     * The same on a head of which this is known.
+     * What is known of the head that its packs are made on.
      *
-     * @param made the gels that its packs are made of; empty where it has dials
+     * @param times how time follows a pack
+     * @param gels those that a pack is made of; empty where there are dials
+     * @param lights what it prints with one after another in place of a pack; gels are not asked then
      */
-    public Colour on(PackTimes head, List<Gel> made) {
-        return new Colour(filters, head, made);
+    public record Head(PackTimes times, List<Gel> gels, Optional<AdditiveHead> lights) {
+        /** Dials, and factors that are not known. */
+        public static final Head USUAL = new Head(PackTimes.USUAL, List.of(), Optional.empty());
+
+        public Head {
+            gels = lights.isPresent() ? List.of() : List.copyOf(gels);
+        }
+    }
+
+    /** The same on a head of which this is known. */
+    public Colour on(Head other) {
+        return new Colour(filters, other);
+    }
+
+    /** The lights that it prints with one after another, a pack being what the three print as. */
+    public Optional<AdditiveHead> lights() {
+        return head.lights();
     }
 
     /** The gels that a pack is made of, the fewest that come as near as any (COL-33); none where the head has dials. */
     public Optional<GelPack> gels(FilterPack pack) {
-        return gels.isEmpty() ? Optional.empty() : Optional.of(GelPack.of(pack, gels));
+        return head.gels().isEmpty() ? Optional.empty() : Optional.of(GelPack.of(pack, head.gels()));
     }
 
     /** Whether its packs are made as on a head of which this is known. */
-    public boolean isOn(PackTimes head, List<Gel> made) {
-        return times.equals(head) && gels.equals(made);
+    public boolean isOn(Head other) {
+        return head.equals(other);
     }
 
     @Override
@@ -97,7 +112,7 @@ public final class Colour implements Medium {
 
     /** How time follows a pack on its head. */
     public PackTimes times() {
-        return times;
+        return head.times();
     }
 
     @Override
@@ -147,7 +162,7 @@ public final class Colour implements Medium {
     /** COL-35, as far as the time is to follow; with the surfaces of gels. */
     @Override
     public double timeFactor(Light from, Light to) {
-        return timeFactor(times, from, to);
+        return timeFactor(head.times(), from, to);
     }
 
     private double timeFactor(PackTimes by, Light from, Light to) {
@@ -160,7 +175,7 @@ public final class Colour implements Medium {
 
     /** COL-35 whatever the time is to do: the factor that would keep the print as dark. */
     public double asDark(Light from, Light to) {
-        return timeFactor(times.following(PackTimes.Following.ON), from, to);
+        return timeFactor(head.times().following(PackTimes.Following.ON), from, to);
     }
 
     @Override

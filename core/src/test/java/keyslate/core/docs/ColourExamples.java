@@ -20,6 +20,7 @@ import keyslate.core.colour.FirstPack;
 import keyslate.core.colour.GelPack;
 import keyslate.core.colour.HeadDial;
 import keyslate.core.colour.Hue;
+import keyslate.core.colour.KitFactors;
 import keyslate.core.colour.KitLook;
 import keyslate.core.colour.Layers;
 import keyslate.core.colour.NamedCast;
@@ -35,10 +36,17 @@ import keyslate.core.colour.TwoAreas;
 import keyslate.core.colour.TwoLamps;
 import keyslate.core.colour.ViewingLight;
 import keyslate.core.colour.WetPrint;
+import keyslate.core.exposure.LampLag;
+import keyslate.core.exposure.TimerSteps;
+import keyslate.core.light.Light;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.FilterShift;
 import keyslate.core.quantity.Stops;
+import keyslate.core.script.ExposureStep;
+import keyslate.core.script.Phase;
+import keyslate.core.script.Settings;
+import keyslate.core.script.ThreeLights;
 import keyslate.core.test.PacksAround;
 
 /** The code behind the worked examples of docs/formulas/colour.md. */
@@ -190,6 +198,8 @@ final class ColourExamples {
                 "COL-44",
                 e -> TwoLamps.of(new ViewingLight(e.at("first")), new ViewingLight(e.at("second")), FilterSet.DICHROIC)
                         .magenta());
+        formulas.put("COL-45", ColourExamples::green);
+        formulas.put("COL-46", ColourExamples::onAnotherSlate);
         formulas.put("COL-43", e -> PacksAround.stepFor(e.at("open")));
         return formulas;
     }
@@ -220,5 +230,35 @@ final class ColourExamples {
 
     private static FilterShift shift(Example e) {
         return FilterShift.of(e.at("cyan"), e.at("magenta"), e.at("yellow"));
+    }
+
+    private static double onAnotherSlate(Example e) {
+        KitFactors.Known own = new KitFactors.Known(e.at("figure"), e.at("spread"));
+        KitFactors.Known side = new KitFactors.Known(0, 0.1);
+        return new KitFactors(CastWay.VIEWING_FILTER, own, side, side, own)
+                .onAnotherSlate()
+                .magenta()
+                .spread();
+    }
+
+    /** What green light is set to. */
+    private static double green(Example e) {
+        LampLag lag = LampLag.ofSeconds(e.at("lag"));
+        ExposureTime set = lag.toSet(ExposureTime.ofSeconds(e.at("seconds")));
+        ExposureStep step = new ExposureStep(
+                1,
+                1,
+                Light.dials(FilterPack.of(0, e.at("magenta"), 0)),
+                8,
+                set,
+                1,
+                List.of(Phase.holding(set.inSeconds(), List.of())),
+                List.of());
+        AdditiveHead head = new AdditiveHead(0.25, e.at("share"), 0.25);
+        return new ThreeLights(head, TimerSteps.tenths(), lag, Settings.SEEN)
+                .split(List.of(step))
+                .get(1)
+                .set()
+                .inSeconds();
     }
 }

@@ -4,12 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Optional;
+import keyslate.core.colour.AdditiveHead;
 import keyslate.core.colour.FilterSet;
 import keyslate.core.colour.GelPack;
 import keyslate.core.colour.GelPack.Gel;
 import keyslate.core.colour.PackTimes;
 import keyslate.core.colour.PackTimes.Following;
 import keyslate.core.light.Light;
+import keyslate.core.medium.Colour.Head;
 import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.FilterShift;
 import org.junit.jupiter.api.Test;
@@ -17,7 +20,11 @@ import org.junit.jupiter.api.Test;
 /** Colour paper under heads of which something is known. */
 class ColourOnHeadsTest {
     private static final Colour DIALS = new Colour(FilterSet.DICHROIC);
-    private static final Colour GELS = DIALS.on(PackTimes.USUAL, GelPack.usualSet());
+    private static final Colour GELS = DIALS.on(head(GelPack.usualSet()));
+
+    private static Head head(List<Gel> gels) {
+        return new Head(PackTimes.USUAL, gels, Optional.empty());
+    }
 
     private static Light pack(double magenta, double yellow) {
         return Light.dials(FilterPack.of(0, magenta, yellow));
@@ -47,20 +54,26 @@ class ColourOnHeadsTest {
 
     @Test
     void whatKeepsThePrintAsDarkDoesNotHangOnWhatTheTimeIsToDo() {
-        Colour stays = DIALS.on(PackTimes.USUAL.following(Following.OFF), List.of());
+        Colour stays = DIALS.on(new Head(PackTimes.USUAL.following(Following.OFF), List.of(), Optional.empty()));
         assertThat(stays.timeFactor(pack(50, 40), pack(60, 40))).isEqualTo(1);
         assertThat(stays.asDark(pack(50, 40), pack(60, 40))).isCloseTo(Math.pow(10, 0.06), within(1e-12));
     }
 
     @Test
     void aSetMayHaveTwoOfAStrength() {
-        Colour two = DIALS.on(
-                PackTimes.USUAL,
-                List.of(
-                        new Gel(GelPack.Colour.MAGENTA, 20),
-                        new Gel(GelPack.Colour.MAGENTA, 20),
-                        new Gel(GelPack.Colour.YELLOW, 10)));
+        Colour two = DIALS.on(head(List.of(
+                new Gel(GelPack.Colour.MAGENTA, 20),
+                new Gel(GelPack.Colour.MAGENTA, 20),
+                new Gel(GelPack.Colour.YELLOW, 10))));
         assertThat(two.gels(FilterPack.of(0, 40, 10)).orElseThrow().words()).isEqualTo("magenta 20 + 20, yellow 10");
-        assertThat(two.isOn(PackTimes.USUAL, GelPack.usualSet())).isFalse();
+        assertThat(two.isOn(head(GelPack.usualSet()))).isFalse();
+    }
+
+    @Test
+    void ofThreeLightsNoGelsAreAsked() {
+        Colour three = DIALS.on(new Head(PackTimes.USUAL, GelPack.usualSet(), Optional.of(AdditiveHead.USUAL)));
+        assertThat(three.gels(FilterPack.of(0, 52, 38))).isEmpty();
+        assertThat(three.lights()).contains(AdditiveHead.USUAL);
+        assertThat(three.settable(pack(52.4, 37.5))).isEqualTo(pack(52, 38));
     }
 }

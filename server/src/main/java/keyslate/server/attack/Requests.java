@@ -226,6 +226,7 @@ final class Requests implements Part {
             return path.replace("{id}", id)
                     .replace("{name}", "key-slate-backup-none.db")
                     .replace("{scan}", "1")
+                    .replace("{piece}", "1")
                     .replace("{version}", Integer.toString(1 + random.nextInt(3)));
         }
 

@@ -20,6 +20,15 @@ public final class HeadAsked {
             @Nullable Boolean keep) {}
 
     /**
+     * The lights of an additive head.
+     *
+     * @param lines one line "0.25, 0.25, 0.25", what red, green and blue light give their layers of what white light does; or matches, a line each, "0/48/58 14 = 12.1 8.0 9.3", a pack with its time and the seconds of three lights that print the same grey; a quarter each when left out
+     * @param keep whether it is to count from now on
+     */
+    public record LightsAsked(
+            @Nullable String lines, @Nullable Boolean keep) {}
+
+    /**
      * The gels that packs are made of.
      *
      * @param lines one for each colour, "M 5 10 20 40"; one each of 5, 10, 20 and 40 when left out

@@ -2,6 +2,7 @@ package keyslate.server.calibration;
 
 import keyslate.server.calibration.CalibrationViews.CalibrationView;
 import keyslate.server.calibration.HeadAsked.GelsAsked;
+import keyslate.server.calibration.HeadAsked.LightsAsked;
 import keyslate.server.calibration.HeadAsked.PackTimesAsked;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -21,6 +22,12 @@ class HeadCalibrationController {
     @PostMapping("/api/stores/enlargers/{id}/pack-times")
     CalibrationView packTimes(@PathVariable String id, @RequestBody PackTimesAsked asked) {
         return heads.packTimes(id, asked);
+    }
+
+    /** The shares of red, green and blue light, where a head prints with them one after another. */
+    @PostMapping("/api/stores/enlargers/{id}/lights")
+    CalibrationView lights(@PathVariable String id, @RequestBody LightsAsked asked) {
+        return heads.lights(id, asked);
     }
 
     /** The gels that packs are made of, where there are no dials. */

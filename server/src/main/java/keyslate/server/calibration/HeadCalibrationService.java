@@ -5,6 +5,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import keyslate.core.colour.AdditiveHead;
+import keyslate.core.colour.FilterSet;
 import keyslate.core.colour.GelPack;
 import keyslate.core.colour.GelPack.Gel;
 import keyslate.core.colour.Layers;
@@ -12,12 +14,15 @@ import keyslate.core.colour.PackTimes;
 import keyslate.core.colour.PackTimes.Following;
 import keyslate.core.colour.PackTimesFit;
 import keyslate.core.colour.PackTimesFit.Pair;
+import keyslate.core.colour.Primary;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterPack;
+import keyslate.core.quantity.QuantityException;
 import keyslate.server.calibration.CalibrationViews.CalibrationView;
 import keyslate.server.calibration.HeadAsked.GelsAsked;
+import keyslate.server.calibration.HeadAsked.LightsAsked;
 import keyslate.server.calibration.HeadAsked.PackTimesAsked;
 import keyslate.server.calibration.Keeping.Found;
 import keyslate.server.rig.Constants.Name;
@@ -36,6 +41,20 @@ import org.springframework.stereotype.Service;
 class HeadCalibrationService {
     /** What its owner says of a head is good to so much, 95 %. */
     private static final Layers BY_WORD = new Layers(0.05, 0.05, 0.05);
+
+    /** Shares of three lights by word, by one match, and by default, of themselves, 95 %. */
+    private static final double SHARE_BY_WORD = 0.05;
+
+    private static final double SHARE_BY_MATCH = 0.10;
+    /** As fine as a sheet's record has them. */
+    private static final double FINEST_SHARES = 1e4;
+
+    private static final double SHARE_BY_DEFAULT = 0.50;
+    private static final Shares UNKNOWN_LIGHTS = new Shares(
+            AdditiveHead.USUAL,
+            SHARE_BY_DEFAULT,
+            Constant.ENTERED,
+            "A quarter each until a match tells: as long as a recipe stays on this head, nothing hangs on it.");
 
     private static final Layers BY_DEFAULT =
             new Layers(PackTimes.USUAL_LIMIT, PackTimes.USUAL_LIMIT, PackTimes.USUAL_LIMIT);
@@ -108,6 +127,100 @@ class HeadCalibrationService {
                         "The fewest that come as near as any make a pack (COL-33); what they make is what is advised.",
                         "Each costs 0.12 stop by its two surfaces, and time follows that too (COL-04). Clean ones, above the negative, lie flat."),
                 List.of());
+    }
+
+    /** The shares of three lights, and how far off they may be, of themselves, 95 %. */
+    private record Shares(AdditiveHead lights, double limit, String source, String why) {}
+
+    CalibrationView lights(String enlargerId, LightsAsked asked) {
+        Enlarger enlarger = stores.enlarger(enlargerId).orElseThrow(NotFoundException.of("enlarger"));
+        FieldErrors errors = new FieldErrors();
+        Shares shares = errors.check("/lines", UNKNOWN_LIGHTS, () -> shares(TypedLines.of(asked.lines())));
+        errors.throwIfAny();
+        AdditiveHead lights = shares.lights();
+        return keeping.kept(
+                new Found(
+                        enlarger.id(),
+                        "",
+                        Name.LIGHTS,
+                        shares.source(),
+                        PackConstants.ofLights(lights, shares.limit()),
+                        asked),
+                asked.keep(),
+                String.format(
+                        Locale.ROOT,
+                        "Red light gives its layer %.3f of what white light does, green %.3f, blue %.3f.",
+                        lights.red(),
+                        lights.green(),
+                        lights.blue()),
+                List.of(
+                        shares.why(),
+                        "A print is three exposures, red, green and blue, and the lag of the lamp counts in each. The pack is what the three print as (COL-34)."),
+                List.of());
+    }
+
+    private static Shares shares(List<String> lines) {
+        if (lines.isEmpty()) {
+            return UNKNOWN_LIGHTS;
+        }
+        if (lines.size() == 1 && !lines.get(0).contains("=")) {
+            return new Shares(lights(three(lines.get(0), 1)), SHARE_BY_WORD, Constant.ENTERED, "Your own shares.");
+        }
+        double[] logs = new double[Primary.values().length];
+        for (int i = 0; i < lines.size(); i++) {
+            AdditiveHead one = match(lines.get(i), i + 1);
+            for (Primary p : Primary.values()) {
+                logs[p.ordinal()] += Math.log(one.share(p)) / lines.size();
+            }
+        }
+        return new Shares(
+                lights(Arrays.stream(logs).map(Math::exp).boxed().toList()),
+                SHARE_BY_MATCH / Math.sqrt(lines.size()),
+                Constant.MEASURED,
+                "From " + (lines.size() == 1 ? "one match" : lines.size() + " matches")
+                        + " of white light through a pack with the three lights on one grey.");
+    }
+
+    private static AdditiveHead lights(List<Double> shares) {
+        List<Double> kept = shares.stream()
+                .map(s -> Math.rint(s * FINEST_SHARES) / FINEST_SHARES)
+                .toList();
+        return new AdditiveHead(kept.get(0), kept.get(1), kept.get(2));
+    }
+
+    private static List<Double> three(String words, int number) {
+        List<String> cells = words.contains(",") || words.contains(";")
+                ? TypedLines.cells(words)
+                : List.of(words.strip().split("\\s+"));
+        if (cells.size() != Primary.values().length) {
+            throw Check.infeasible(
+                    "lines", "line " + number + " needs three figures, of red, green and blue light: 0.25, 0.25, 0.25");
+        }
+        return cells.stream().map(c -> TypedLines.number(c, number)).toList();
+    }
+
+    private static AdditiveHead match(String line, int number) {
+        String[] sides = line.split("=");
+        if (sides.length != 2) {
+            throw Check.infeasible(
+                    "lines",
+                    "line " + number
+                            + " needs a pack with its time, and the seconds of three lights: 0/48/58 14 = 12.1 8.0 9.3");
+        }
+        Side white = side(sides[0], number);
+        List<ExposureTime> seconds = three(sides[1], number).stream()
+                .map(s -> ExposureTime.ofSeconds(Check.positive("time", s, "s")))
+                .toList();
+        try {
+            return AdditiveHead.matching(
+                    white.pack(),
+                    white.time(),
+                    FilterSet.DICHROIC,
+                    new AdditiveHead.Times(seconds.get(0), seconds.get(1), seconds.get(2)));
+        } catch (QuantityException e) {
+            throw Check.infeasible(
+                    "lines", "line " + number + " says that a coloured light prints faster than white light does");
+        }
     }
 
     private static List<Gel> gels(List<String> lines) {

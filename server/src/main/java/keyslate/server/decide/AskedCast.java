@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import keyslate.core.colour.CastLook;
 import keyslate.core.colour.CastLook.Against;
 import keyslate.core.colour.Hue;
@@ -29,6 +30,8 @@ import keyslate.server.decide.DecisionViews.Spot;
 import keyslate.server.scan.NeutralReader;
 import keyslate.server.web.FieldErrors;
 import keyslate.server.web.Texts;
+import keyslate.store.bench.Kit;
+import keyslate.store.bench.KitRepository;
 import keyslate.store.json.SeenCast;
 import keyslate.store.json.SeenCast.Metered;
 import org.jspecify.annotations.Nullable;
@@ -51,8 +54,10 @@ final class AskedCast {
 
     private final NeutralReader reader;
     private final MeterLog log;
+    private final KitRepository kits;
 
-    AskedCast(NeutralReader reader, MeterLog log) {
+    AskedCast(NeutralReader reader, MeterLog log, KitRepository kits) {
+        this.kits = kits;
         this.reader = reader;
         this.log = log;
     }
@@ -64,15 +69,8 @@ final class AskedCast {
         if (cast.way() == null) {
             errors.add("/cast/way", "E_SHAPE", "Say how the cast was seen.");
         }
-        double factor = errors.check(
-                "/cast/factor",
-                CastLooks.USUAL_FACTOR,
-                () -> Check.within(
-                        "viewing-filter factor",
-                        CastLooks.or(cast.factor(), CastLooks.USUAL_FACTOR),
-                        LEAST_FACTOR,
-                        1,
-                        ""));
+        Optional<Kit> kit = kit(errors, cast);
+        double factor = kit.map(AskedCast::factor).orElseGet(() -> factor(errors, cast));
         double scale = errors.check(
                 "/cast/scale",
                 1.0,
@@ -109,7 +107,44 @@ final class AskedCast {
                     });
         }
         errors.throwIfAny();
-        return new Told(cast.way().name(), density, seen, factor, Boolean.TRUE.equals(cast.alone()), in);
+        String name = kit.map(Kit::name).orElse("");
+        return new Told(
+                cast.way().name(),
+                density,
+                seen.stream().map(s -> s.through(name)).toList(),
+                factor,
+                Boolean.TRUE.equals(cast.alone()),
+                in,
+                name);
+    }
+
+    /** The kit that was looked through; none by other ways, or where none is named. */
+    private Optional<Kit> kit(FieldErrors errors, Cast cast) {
+        if (cast.way() != CastWay.VIEWING_FILTER || cast.kit() == null) {
+            return Optional.empty();
+        }
+        Optional<Kit> kit = kits.find(cast.kit());
+        if (kit.isEmpty()) {
+            errors.add("/cast/kit", "E_SHAPE", "There is no viewing kit of this name.");
+        }
+        return kit;
+    }
+
+    /** Points of the pack for a point on its filters, to begin with. */
+    private static double factor(Kit kit) {
+        return Kit.CORRECTION.equals(kit.says()) ? 1 : CastLooks.USUAL_FACTOR;
+    }
+
+    private static double factor(FieldErrors errors, Cast cast) {
+        return errors.check(
+                "/cast/factor",
+                CastLooks.USUAL_FACTOR,
+                () -> Check.within(
+                        "viewing-filter factor",
+                        CastLooks.or(cast.factor(), CastLooks.USUAL_FACTOR),
+                        LEAST_FACTOR,
+                        1,
+                        ""));
     }
 
     private static SeenCast filtered(FieldErrors errors, String look, ColourLook asked, double factor, LookedIn in) {

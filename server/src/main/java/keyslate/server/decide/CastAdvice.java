@@ -3,8 +3,6 @@ package keyslate.server.decide;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
-import keyslate.core.colour.CastEvidence;
 import keyslate.core.colour.CastEvidence.Estimate;
 import keyslate.core.colour.CastEvidence.Region;
 import keyslate.core.colour.CastEvidence.SteadyError;
@@ -59,7 +57,7 @@ final class CastAdvice {
         double factor =
                 sheet.onItsPaper().medium().core().timeFactor(sheet.before().light(), light);
         ExposureTime time = same.times(factor);
-        Words words = densityFirst ? density(told, time) : change(sheet, light, time, factor, all, estimate);
+        Words words = densityFirst ? density(sheet, told, time) : change(sheet, light, time, factor, all, estimate);
         return new VerdictView(
                 words.headline(),
                 words.why(),
@@ -77,17 +75,17 @@ final class CastAdvice {
 
     private record Words(String headline, String why) {}
 
-    private static Words density(Told look, ExposureTime time) {
+    private static Words density(Hung sheet, Told look, ExposureTime time) {
         return new Words(
                 "Density first: give " + Show.stops(Stops.of(look.densityStops())) + ", "
-                        + Show.seconds(time.inSeconds()) + ".",
+                        + sheet.onItsPaper().timeInWords(sheet.before().light(), time) + ".",
                 "A slight cast is judged when the density is within a quarter of a stop. The pack stays; this look is kept.");
     }
 
     private static Words change(
             Hung sheet, Light light, ExposureTime time, double factor, List<CastLook> all, Estimate estimate) {
         List<String> moves = moves(sheet.before().light().points(), light.points());
-        String seconds = Show.seconds(time.inSeconds());
+        String seconds = sheet.onItsPaper().timeInWords(light, time);
         if (moves.isEmpty()) {
             return new Words(
                     "Keep " + light.notation() + ". Expose " + seconds + ".",
@@ -262,11 +260,6 @@ final class CastAdvice {
     /** Where neutral is taken to lie before anybody looked. */
     static CastLook start(FilterPack pack, double openPoints) {
         return CastLook.of(pack, 0, 0, CastWay.START).open(openPoints);
-    }
-
-    /** What the looks of a slate say together, the start among them; none before the first sheet. */
-    static Optional<Estimate> together(List<CastLook> looks) {
-        return looks.isEmpty() ? Optional.empty() : Optional.of(CastEvidence.weighed(looks, List.of()));
     }
 
     /** The outline of where neutral lies in 19 of 20. */

@@ -1,6 +1,7 @@
 package keyslate.server.decide;
 
 import java.util.List;
+import java.util.Objects;
 import keyslate.core.colour.CastLook;
 import keyslate.core.colour.CastLook.Against;
 import keyslate.core.quantity.FilterPack;
@@ -8,6 +9,7 @@ import keyslate.server.decide.DecisionViews.Beside;
 import keyslate.server.decide.DecisionViews.CastWay;
 import keyslate.store.json.Seen;
 import keyslate.store.json.SeenCast;
+import keyslate.store.json.Taught;
 import org.jspecify.annotations.Nullable;
 
 /** Looks at a cast, as they are kept on record and made into what is weighed. */
@@ -27,8 +29,16 @@ final class CastLooks {
      * @param factor what a point of the kit they were had through is said to move the pack by
      * @param alone whether they count by themselves
      * @param in how the print was as it was looked at
+     * @param kit its name; empty where none was named
      */
-    record Told(String way, double densityStops, List<SeenCast> casts, double factor, boolean alone, LookedIn in) {
+    record Told(
+            String way,
+            double densityStops,
+            List<SeenCast> casts,
+            double factor,
+            boolean alone,
+            LookedIn in,
+            String kit) {
         double magenta() {
             return casts.stream().mapToDouble(SeenCast::magentaPoints).average().orElse(0);
         }
@@ -41,9 +51,17 @@ final class CastLooks {
             return Math.max(Math.abs(magenta()), Math.abs(yellow()));
         }
 
-        Seen seen() {
+        /** On record, with what all looks have taught so far. */
+        Seen seen(List<Taught> taught) {
             return Seen.cast(
-                    magenta(), yellow(), way, densityStops, in.dry(), in.lamp().isEmpty() ? null : in.lamp(), casts);
+                    magenta(),
+                    yellow(),
+                    way,
+                    densityStops,
+                    in.dry(),
+                    in.lamp().isEmpty() ? null : in.lamp(),
+                    casts,
+                    taught.isEmpty() ? null : taught);
         }
 
         /** As they are weighed at the pack of the sheet. */
@@ -64,7 +82,17 @@ final class CastLooks {
                         0,
                         ""))
                 : seen.casts();
-        return new Told(casts.get(0).way(), or(seen.densityStops(), 0), casts, USUAL_FACTOR, false, AS_KEPT);
+        return new Told(
+                casts.get(0).way(), or(seen.densityStops(), 0), casts, USUAL_FACTOR, false, AS_KEPT, kit(casts));
+    }
+
+    /** The kit that was looked through last; empty where none was named. */
+    static String kit(List<SeenCast> casts) {
+        return casts.stream()
+                .map(SeenCast::kit)
+                .filter(Objects::nonNull)
+                .reduce((first, last) -> last)
+                .orElse("");
     }
 
     private static CastLook look(FilterPack pack, SeenCast cast, double densityStops) {

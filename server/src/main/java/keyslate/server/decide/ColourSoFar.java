@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import keyslate.core.colour.CastEvidence;
 import keyslate.core.colour.CastEvidence.Estimate;
 import keyslate.core.colour.CastEvidence.SteadyError;
 import keyslate.core.colour.CastLook;
@@ -29,6 +30,7 @@ import keyslate.server.rig.LightView;
 import keyslate.server.rig.Rig;
 import keyslate.server.sheet.SheetAssembler.OnCord;
 import keyslate.store.json.SeenCast;
+import keyslate.store.json.Taught;
 import keyslate.store.slate.Decision;
 import keyslate.store.slate.Sheet;
 import keyslate.store.slate.SheetRepository;
@@ -37,6 +39,9 @@ import org.springframework.stereotype.Component;
 /** All looks at the colour of a slate: those at sheets on the box of paper that stands now, and what they say together. */
 @Component
 class ColourSoFar {
+    /** What is of a kit or an eye, and not of a slate. */
+    private static final List<CastWay> LEARNED = List.of(CastWay.VIEWING_FILTER, CastWay.BY_NAME);
+
     private final SheetRepository sheets;
 
     ColourSoFar(SheetRepository sheets) {
@@ -73,6 +78,56 @@ class ColourSoFar {
         return looks;
     }
 
+    /**
+     * What slates before this one taught of kit and eye, for the ways that looks were had by.
+     *
+     * @param kit that is looked through now; empty where none is named
+     */
+    private List<KitFactors> known(List<OnCord> cord, Rig rig, String kit, List<CastLook> looks) {
+        Optional<Sheet> first = cord.stream()
+                .filter(sheet -> samePaper(sheet, rig))
+                .findFirst()
+                .map(s -> s.exposed().sheet());
+        return first.stream()
+                .flatMap(sheet -> LEARNED.stream()
+                        .filter(way -> looks.stream().anyMatch(l -> l.way() == way))
+                        .flatMap(way -> taughtOf(way, kit, sheet).stream()))
+                .toList();
+    }
+
+    private Optional<KitFactors> taughtOf(CastWay way, String kit, Sheet first) {
+        String name = way == CastWay.VIEWING_FILTER ? kit : "";
+        return way == CastWay.VIEWING_FILTER && kit.isEmpty()
+                ? Optional.empty()
+                : sheets.taught(way.name(), name, first.slateId(), first.begunAt())
+                        .filter(Taught::isWhole)
+                        .map(Taught::toCore)
+                        .map(KitFactors::onAnotherSlate);
+    }
+
+    /** Looks with what earlier slates taught. */
+    Estimate weighed(Hung sheet, Told told, List<CastLook> counting) {
+        String kit = told.kit().isEmpty() ? kit(sheet.cord(), sheet.before()) : told.kit();
+        return CastEvidence.weighed(counting, known(sheet.cord(), sheet.before(), kit, counting));
+    }
+
+    /** What an estimate taught that the next slate can begin with: of a kit that has a name, and of this eye's names for casts. */
+    List<Taught> taught(Hung sheet, Told told, Estimate together) {
+        String kit = told.kit().isEmpty() ? kit(sheet.cord(), sheet.before()) : told.kit();
+        return told.alone()
+                ? List.of()
+                : LEARNED.stream()
+                        .filter(way -> way != CastWay.VIEWING_FILTER || !kit.isEmpty())
+                        .flatMap(way -> together.of(way).stream())
+                        .map(f -> Taught.of(f, f.way() == CastWay.VIEWING_FILTER ? kit : ""))
+                        .toList();
+    }
+
+    /** The kit that was looked through last on a slate. */
+    private static String kit(List<OnCord> cord, Rig rig) {
+        return CastLooks.kit(looked(cord, rig).stream().map(Looked::said).toList());
+    }
+
     private static List<Decision> casts(OnCord sheet) {
         return sheet.exposed().decisions().stream()
                 .filter(d -> Decision.CAST.equals(d.kind()))
@@ -86,7 +141,11 @@ class ColourSoFar {
     /** For the rose; none before the first sheet. */
     Optional<ColourView> view(List<OnCord> cord, Rig now) {
         List<CastLook> looks = looks(cord, now);
-        return CastAdvice.together(looks).map(together -> view(together, looked(cord, now), looks));
+        if (looks.isEmpty()) {
+            return Optional.empty();
+        }
+        Estimate together = CastEvidence.weighed(looks, known(cord, now, kit(cord, now), looks));
+        return Optional.of(view(together, looked(cord, now), looks));
     }
 
     /** The same with looks that are not taken yet, or of those alone. */

@@ -2,7 +2,6 @@ package keyslate.server.decide;
 
 import java.util.List;
 import java.util.Optional;
-import keyslate.core.colour.CastEvidence;
 import keyslate.core.colour.CastEvidence.Estimate;
 import keyslate.core.colour.CastLook;
 import keyslate.server.decide.CastLooks.Told;
@@ -35,7 +34,7 @@ class ColourVerdicts {
     ColourProposal proposed(Hung sheet, Cast cast) {
         Told told = asked.told(cast, sheet);
         List<CastLook> counting = soFar.counting(sheet, told);
-        Estimate together = CastEvidence.weighed(counting, List.of());
+        Estimate together = soFar.weighed(sheet, told, counting);
         return new ColourProposal(
                 CastAdvice.verdict(sheet, told, counting, together), soFar.with(sheet, told, counting, together));
     }
@@ -43,8 +42,9 @@ class ColourVerdicts {
     Judged judged(Hung sheet, Cast cast) {
         Told told = asked.told(cast, sheet);
         List<CastLook> counting = soFar.counting(sheet, told);
+        Estimate together = soFar.weighed(sheet, told, counting);
         return new Judged(
-                CastAdvice.verdict(sheet, told, counting, CastEvidence.weighed(counting, List.of())), told.seen());
+                CastAdvice.verdict(sheet, told, counting, together), told.seen(soFar.taught(sheet, told, together)));
     }
 
     /** What all looks of a slate say so far; none before the first sheet. */

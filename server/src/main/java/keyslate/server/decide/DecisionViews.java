@@ -238,6 +238,7 @@ public final class DecisionViews {
      * @param dry whether the print was dry, as it is when left out; a wet one is reckoned as it will dry (COL-39)
      * @param lamp the light it was looked at in, in the user's words, up to 40 characters
      * @param elsewhere whether it will hang in another light than that
+     * @param kit the name of the kit that was looked through, which says what its points are worth; left out, factor says it
      */
     public record Cast(
             @Nullable CastWay way,
@@ -248,7 +249,8 @@ public final class DecisionViews {
             @Nullable Boolean alone,
             @Nullable Boolean dry,
             @Nullable String lamp,
-            @Nullable Boolean elsewhere) {}
+            @Nullable Boolean elsewhere,
+            @Nullable String kit) {}
 
     /** How the next print should differ. */
     public record Wishes(

@@ -57,6 +57,7 @@ final class Readings {
                 marks.looks(),
                 marks.pictured(),
                 blacks == null ? marks.blackBeyond() : null,
+                null,
                 null);
     }
 

@@ -268,6 +268,7 @@ class DemoData implements SmartLifecycle {
                 null,
                 null,
                 null,
+                null,
                 null);
         decisions.judgeColour(sheet, new ColourJudgement(cast, proposed(sheet, remark)));
     }

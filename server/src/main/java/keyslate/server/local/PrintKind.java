@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
+import keyslate.core.colour.Primary;
 import keyslate.core.darkroom.Negative;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.exposure.ApertureTrade;
@@ -60,7 +62,7 @@ public class PrintKind implements SheetKind {
 
     @Override
     public SheetPlan plan(Rig rig, Optional<Negative> small) {
-        return new SheetPlan(rig.crop(), rig.withStack(script(rig)), 1);
+        return new SheetPlan(rig.crop(), rig.atEnlarger(script(rig)), 1);
     }
 
     @Override
@@ -101,12 +103,13 @@ public class PrintKind implements SheetKind {
 
     /** The script of the recipe; refused when the holds do not fit. */
     public static List<ExposureStep> script(Rig rig) {
-        return PrintScript.plan(rig.exposure(), rig.recipe().local().toWork(), scriptRig(rig));
+        return rig.inLights(
+                PrintScript.plan(rig.exposure(), rig.recipe().local().toWork(), scriptRig(rig)));
     }
 
     /** The base alone. */
     public static List<ExposureStep> straight(Rig rig) {
-        return PrintScript.plan(rig.exposure(), LocalWork.none(), scriptRig(rig));
+        return rig.inLights(PrintScript.plan(rig.exposure(), LocalWork.none(), scriptRig(rig)));
     }
 
     private static PrintScript.Rig scriptRig(Rig rig) {
@@ -146,7 +149,7 @@ public class PrintKind implements SheetKind {
                 areas,
                 local.way().name(),
                 times,
-                StepWords.of(rig.withStack(steps), rig),
+                StepWords.of(rig.atEnlarger(steps), rig),
                 Math.rint(total * 10) / 10,
                 problem,
                 stopDown(rig));
@@ -194,8 +197,14 @@ public class PrintKind implements SheetKind {
                         + Show.stops(stops.get(2)) + " in a shadow";
     }
 
-    /** Hands have to manage every part of a base. */
+    /** Hands have to manage every part of a base, and each light of three. */
     private static ExposureTime shortestPart(Rig rig) {
+        Optional<ExposureTime> light =
+                rig.thirds().flatMap(t -> Stream.of(Primary.values()).map(t::of).min(ExposureTime::compareTo));
+        return light.isPresent() ? light.get() : shortest(rig);
+    }
+
+    private static ExposureTime shortest(Rig rig) {
         return rig.exposure().parts().stream()
                 .map(BaseExposure.Part::time)
                 .min(ExposureTime::compareTo)

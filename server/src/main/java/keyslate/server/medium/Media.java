@@ -8,8 +8,6 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import keyslate.core.colour.FilterSet;
-import keyslate.core.colour.GelPack.Gel;
-import keyslate.core.colour.PackTimes;
 import keyslate.core.contrast.FilterTable;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.GradeScale;
@@ -103,12 +101,10 @@ public class Media {
         return kept(graded.measured(), f -> parts.get(paper.kind()).with(new Monochrome(graded)));
     }
 
-    /** Colour paper on a head of which it is known how time follows its pack, and which gels it is made of where there are no dials. */
-    public MediumPart on(PackTimes head, List<Gel> gels) {
+    /** Colour paper on a head of which this is known. */
+    public MediumPart on(Colour.Head head) {
         MediumPart plain = parts.get(Colour.ID);
-        return plain.core() instanceof Colour colour && !colour.isOn(head, gels)
-                ? plain.with(colour.on(head, gels))
-                : plain;
+        return plain.core() instanceof Colour colour && !colour.isOn(head) ? plain.with(colour.on(head)) : plain;
     }
 
     private MediumPart kept(FilterTable filters, Function<FilterTable, MediumPart> made) {

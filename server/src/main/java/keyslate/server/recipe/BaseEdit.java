@@ -4,8 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import keyslate.core.colour.AdditiveHead;
 import keyslate.core.colour.NeutralRemoval;
+import keyslate.core.colour.Primary;
 import keyslate.core.exposure.ApertureTrade;
 import keyslate.core.light.Light;
 import keyslate.core.quantity.Check;
@@ -41,6 +44,9 @@ final class BaseEdit {
         Base now = before.recipe().base();
         if (change != null && change.parts() != null) {
             return parts(edit, moved, presses(edit, now.exposure(), change), change.parts(), now);
+        }
+        if (change != null && change.thirds() != null) {
+            return inLights(edit, moved, change.thirds(), now);
         }
         if (change != null && Boolean.TRUE.equals(change.greyOut())) {
             return withoutGrey(edit, before.light(), now);
@@ -93,6 +99,40 @@ final class BaseEdit {
         }
         edit.say("base of two parts");
         return new Base(stood.split(parts.get(0), parts.get(1)), "own", "Your own times, in two parts.");
+    }
+
+    /** The pack that three lights print as, of one's own times (COL-34). */
+    private static Base inLights(Edit edit, Rig moved, List<@Nullable Double> asked, Base now) {
+        Optional<AdditiveHead> lights = moved.lights();
+        if (lights.isEmpty() || asked.size() != Primary.values().length) {
+            edit.errors()
+                    .add(
+                            "/base/thirds",
+                            lights.isEmpty() ? "E_INFEASIBLE" : "E_SHAPE",
+                            lights.isEmpty()
+                                    ? "Only a head that prints with red, green and blue light has three times."
+                                    : "Three times: red, green and blue.");
+            return now;
+        }
+        AdditiveHead.Times stood = moved.thirds().orElseThrow();
+        List<ExposureTime> times = new ArrayList<>();
+        for (Primary primary : Primary.values()) {
+            Double seconds = asked.get(primary.ordinal());
+            times.add(edit.errors()
+                    .check(
+                            "/base/thirds/" + primary.ordinal(),
+                            stood.of(primary),
+                            () -> settable(seconds == null ? Double.NaN : seconds)));
+        }
+        AdditiveHead.White white = edit.errors()
+                .check(
+                        "/base/thirds",
+                        new AdditiveHead.White(moved.light().toPack(), moved.base()),
+                        () -> lights.get().white(new AdditiveHead.Times(times.get(0), times.get(1), times.get(2))));
+        edit.say(times.stream()
+                .map(t -> Show.seconds(t.inSeconds()))
+                .collect(Collectors.joining(", ", "red, green and blue ", "")));
+        return new Base(now.exposure().with(Light.dials(white.pack()), white.time()), "own", "Your own three times.");
     }
 
     /** The pack without its grey, at the time that lets the print stay as it is (COL-01), whatever the time does else. */

@@ -21,7 +21,7 @@ public record RecipeChange(
         @Nullable LocalEdit local) {
     /** Nothing but the base exposure, of one part or two. */
     public static RecipeChange ofBase(List<BasePart> parts) {
-        BaseChange base = new BaseChange(null, null, null, null, null, parts, null, null, null, null);
+        BaseChange base = new BaseChange(null, null, null, null, null, parts, null, null, null, null, null);
         return new RecipeChange(0, null, null, base, null, null);
     }
 
@@ -118,6 +118,7 @@ public record RecipeChange(
      * @param greyOut true takes the grey out of the pack, with the time that it costs
      * @param luxBefore with the starting time: a meter's reading at the board as it stood for the print it comes from, in any unit
      * @param luxNow the same as it stands now
+     * @param thirds seconds of red, green and blue light on a head that prints with them, lag not counted; they take the place of light and time
      */
     public record BaseChange(
             @Nullable String light,
@@ -129,7 +130,8 @@ public record RecipeChange(
             @Nullable Integer presses,
             @Nullable Boolean greyOut,
             @Nullable Double luxBefore,
-            @Nullable Double luxNow) {}
+            @Nullable Double luxNow,
+            @Nullable List<@Nullable Double> thirds) {}
 
     /** A part of the base exposure: a light and the seconds received through it. */
     public record BasePart(@Nullable String light, @Nullable Double seconds) {}

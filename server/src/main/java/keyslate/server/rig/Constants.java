@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import keyslate.core.calibration.ColumnScale;
+import keyslate.core.colour.AdditiveHead;
 import keyslate.core.colour.GelPack.Gel;
 import keyslate.core.colour.Layers;
 import keyslate.core.colour.PackTimes;
@@ -14,6 +15,7 @@ import keyslate.core.contrast.VariableContrastPaper;
 import keyslate.core.exposure.ApertureMark;
 import keyslate.core.exposure.LampLag;
 import keyslate.core.exposure.Reciprocity;
+import keyslate.core.medium.Colour;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.Length;
 import keyslate.core.quantity.Magnification;
@@ -76,6 +78,8 @@ public record Constants(List<StoodConstant> found) {
         PACK_TIMES,
         /** The gels that packs are made of, in place of dials. */
         GELS,
+        /** The shares of red, green and blue light that a head prints with one after another. */
+        LIGHTS,
         /** Stops more light that a paper needs than another box of it. */
         BATCH_SPEED,
         /** What the tests of all slates told of filters and lag; never kept by itself, it goes along with a sheet. */
@@ -146,6 +150,7 @@ public record Constants(List<StoodConstant> found) {
             case HEAD_TABLE -> FilterConstants.head(value);
             case PACK_TIMES -> PackConstants.times(value);
             case GELS -> PackConstants.gels(value);
+            case LIGHTS -> PackConstants.lights(value);
             case GUESSES -> Check.notNegative("miss", number(c).figure(), "stops");
             case BATCH_SPEED -> Check.within("speed", number(c).figure(), -MOST_OFFSET, MOST_OFFSET, "stops");
         }
@@ -241,6 +246,16 @@ public record Constants(List<StoodConstant> found) {
         return find(enlargerId, "", Name.GELS)
                 .map(c -> PackConstants.gels(c.value()))
                 .orElse(List.of());
+    }
+
+    /** What is known of the head that packs are made on. */
+    public Colour.Head colourHead(String enlargerId) {
+        return new Colour.Head(packTimes(enlargerId), gels(enlargerId), lights(enlargerId));
+    }
+
+    /** The three lights of an enlarger's head, where it prints with them. */
+    public Optional<AdditiveHead> lights(String enlargerId) {
+        return find(enlargerId, "", Name.LIGHTS).map(c -> PackConstants.lights(c.value()));
     }
 
     /** Where they come from. */

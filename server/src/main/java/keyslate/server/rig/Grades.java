@@ -2,8 +2,10 @@ package keyslate.server.rig;
 
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import keyslate.core.colour.GelPack;
+import keyslate.core.colour.Primary;
 import keyslate.core.contrast.FilterTable;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.PaperGrades;
@@ -18,6 +20,7 @@ import keyslate.core.reading.NextRecipe;
 import keyslate.core.reading.SlateEvidence;
 import keyslate.core.rescale.Link;
 import keyslate.core.rescale.Links;
+import keyslate.server.Show;
 import keyslate.server.web.ConflictException;
 
 /** The filters or dials of a rig on its paper, with what is known of them; of variable-contrast paper alone. */
@@ -43,6 +46,17 @@ public final class Grades {
                         .isEmpty())
                 .<SlateEvidence.LightModel>map(head -> HeadLights.of(new VariableContrastPaper(), head))
                 .orElseGet(() -> GradedLights.usual(paper(rig)));
+    }
+
+    /** What is set on a rig's head for its base: the dials of a grade, the gels of a pack, or the seconds of three lights, lag included; none where the light says it all. */
+    public static Optional<String> ofBase(Rig rig) {
+        return rig.thirdsSet()
+                .map(t -> Stream.of(Primary.values())
+                                .map(p -> p.name().substring(0, 1) + " "
+                                        + Show.seconds(t.of(p).inSeconds()).replace(" s", ""))
+                                .collect(Collectors.joining(", "))
+                        + " s")
+                .or(() -> dials(rig, rig.light()));
     }
 
     /** What the dials of a rig's head stand at for a light, such as "magenta 31", or the gels of a pack; none where grades are made by filters, or a pack by dials. */

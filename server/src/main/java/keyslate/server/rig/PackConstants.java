@@ -2,11 +2,14 @@ package keyslate.server.rig;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
+import keyslate.core.colour.AdditiveHead;
 import keyslate.core.colour.GelPack;
 import keyslate.core.colour.GelPack.Gel;
 import keyslate.core.colour.Layers;
 import keyslate.core.colour.PackTimes;
 import keyslate.core.colour.PackTimes.Following;
+import keyslate.core.colour.Primary;
 import keyslate.core.quantity.QuantityException;
 import keyslate.store.json.StoredConstant;
 import keyslate.store.json.StoredConstant.Place;
@@ -74,6 +77,36 @@ public final class PackConstants {
         return places.stream()
                 .map(p -> new Gel(GelPack.Colour.valueOf(p.at().toUpperCase(Locale.ROOT)), p.value()))
                 .toList();
+    }
+
+    /** The shares of three lights, each with how far off it may be, 95 %. */
+    public static StoredConstant ofLights(AdditiveHead lights, double limit) {
+        return new StoredConstant(
+                null,
+                null,
+                null,
+                Stream.of(Primary.values())
+                        .map(p -> new Place(p.word(), lights.share(p), limit * lights.share(p)))
+                        .toList(),
+                null);
+    }
+
+    /**
+     * What was kept of them.
+     *
+     * @throws QuantityException when they are not three shares
+     */
+    public static AdditiveHead lights(StoredConstant value) {
+        List<Place> places = value.places() == null ? List.of() : value.places();
+        if (!places.stream()
+                .map(Place::at)
+                .toList()
+                .equals(Stream.of(Primary.values()).map(Primary::word).toList())) {
+            throw new QuantityException(
+                    QuantityException.Kind.WRONG_SHAPE, "constant", "the lights of a head are red, green and blue");
+        }
+        return new AdditiveHead(
+                places.get(0).value(), places.get(1).value(), places.get(2).value());
     }
 
     private static boolean isGel(Place place) {

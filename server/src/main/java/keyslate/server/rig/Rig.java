@@ -5,6 +5,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import keyslate.core.colour.AdditiveHead;
+import keyslate.core.colour.Primary;
 import keyslate.core.darkroom.EnlargerLight;
 import keyslate.core.darkroom.Evenness;
 import keyslate.core.exposure.ApertureMark;
@@ -13,6 +16,7 @@ import keyslate.core.exposure.Reciprocity;
 import keyslate.core.exposure.TimerSteps;
 import keyslate.core.light.Light;
 import keyslate.core.local.AreaMask;
+import keyslate.core.medium.Colour;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FNumber;
 import keyslate.core.quantity.Length;
@@ -26,6 +30,7 @@ import keyslate.core.script.ExposureStep;
 import keyslate.core.script.LampWay;
 import keyslate.core.script.Part;
 import keyslate.core.script.Settings;
+import keyslate.core.script.ThreeLights;
 import keyslate.core.size.Placement;
 import keyslate.core.size.PrintFit;
 import keyslate.core.size.Projection;
@@ -56,6 +61,8 @@ public record Rig(
         Paper paper,
         MediumPart medium,
         Constants constants) {
+    private static final TimerSteps TIMER = TimerSteps.tenths();
+    private static final TimerSteps UNROUNDED = TimerSteps.everywhere(0.001, 999.9);
     private static final Length NARROWEST_PICTURE = Length.ofMm(10);
 
     /** Width of the whole frame over its height. */
@@ -159,14 +166,29 @@ public record Rig(
                 .orElseGet(() -> thinLens().lensToPaper(magnification()));
     }
 
-    /** The steps of a sheet with what the hands do first: in contact the stack is laid. */
-    public List<ExposureStep> withStack(List<ExposureStep> steps) {
-        if (!inContact() || steps.isEmpty()) {
-            return steps;
+    /** The steps of a sheet as they are given there: in three lights where its head has them, and in contact the stack is laid first. */
+    public List<ExposureStep> atEnlarger(List<ExposureStep> steps) {
+        List<ExposureStep> given = new ArrayList<>(inLights(steps));
+        if (inContact() && !given.isEmpty()) {
+            given.set(0, given.get(0).after(Cue.LAY_STACK));
         }
-        List<ExposureStep> with = new ArrayList<>(steps);
-        with.set(0, steps.get(0).after(Cue.LAY_STACK));
-        return with;
+        return given;
+    }
+
+    /** The steps of a sheet in red, green and blue light, where the head prints with them (COL-45). */
+    public List<ExposureStep> inLights(List<ExposureStep> steps) {
+        return lights().map(head -> new ThreeLights(head, TIMER, lag(), settings()).split(steps))
+                .orElse(steps);
+    }
+
+    /** The three lights of its head, where colour paper is printed with them. */
+    public Optional<AdditiveHead> lights() {
+        return medium.core() instanceof Colour colour ? colour.lights() : Optional.empty();
+    }
+
+    /** What each of them gives of the base, where its head has them: received seconds. */
+    public Optional<AdditiveHead.Times> thirds() {
+        return lights().map(head -> head.times(light().toPack(), base()));
     }
 
     public ThinLens thinLens() {
@@ -253,7 +275,16 @@ public record Rig(
                         .map(p -> Show.seconds(p.time().inSeconds()) + " through "
                                 + p.light().notation())
                         .collect(Collectors.joining(", then "))
-                : light().notation() + ", " + Show.seconds(base().inSeconds());
+                : light().notation() + ", " + timeInWords(light(), base());
+    }
+
+    /** A time received through a light as it is given there: "11.4 s", or "40.3 s red, 22.1 s green, 30 s blue". */
+    public String timeInWords(Light through, ExposureTime time) {
+        return lights().map(head -> head.times(through.toPack(), time))
+                .map(t -> Stream.of(Primary.values())
+                        .map(p -> Show.seconds(t.of(p).inSeconds()) + " " + p.word())
+                        .collect(Collectors.joining(", ")))
+                .orElseGet(() -> Show.seconds(time.inSeconds()));
     }
 
     /** The time of the base exposure, as received, exact. */
@@ -271,9 +302,19 @@ public record Rig(
         return LampLag.ofSeconds(knownLag().figure());
     }
 
-    /** The settings the timer has. */
+    /** The same as they are set, lag included; beyond the timer's end the time itself. */
+    public Optional<AdditiveHead.Times> thirdsSet() {
+        return thirds().map(t -> new AdditiveHead.Times(set(t.red()), set(t.green()), set(t.blue())));
+    }
+
+    private ExposureTime set(ExposureTime received) {
+        ExposureTime set = lag().toSet(received);
+        return TIMER.reaches(set) ? TIMER.nearest(set).time() : set;
+    }
+
+    /** The settings the timer has; of three lights each is rounded by itself, and what they are made from is not. */
     public TimerSteps timer() {
-        return TimerSteps.tenths();
+        return lights().isPresent() ? UNROUNDED : TIMER;
     }
 
     public LampWay way() {

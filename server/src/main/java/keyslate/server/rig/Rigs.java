@@ -78,7 +78,7 @@ public class Rigs {
     /** A paper with what is known of it under an enlarger; the dials of a head do nothing to graded paper. */
     private MediumPart medium(Paper paper, Enlarger enlarger, Constants known) {
         return Colour.ID.equals(paper.kind())
-                ? media.on(known.packTimes(enlarger.id()), known.gels(enlarger.id()))
+                ? media.on(known.colourHead(enlarger.id()))
                 : media.of(paper, filters(paper, enlarger, known));
     }
 

@@ -15,6 +15,7 @@ import keyslate.core.script.ExposureStep;
 import keyslate.core.script.Part;
 import keyslate.core.script.Phase;
 import keyslate.core.script.SheetPatches;
+import keyslate.core.script.ThreeLights;
 import keyslate.core.script.WedgeDisc;
 import keyslate.core.test.PieceLayout;
 import keyslate.core.test.PieceMarks;
@@ -81,9 +82,12 @@ public record Patches(List<OnPaper> all) {
      * The patches of a script.
      *
      * @param pieces the part of the frame on each
-     * @param received seconds of full light that a step gave, by its place; nothing where it is not in the map
+     * @param seconds of full light that a step gave, by its place; nothing where it is not in the map
      */
-    public static Patches of(List<ExposureStep> steps, Rig rig, List<Part> pieces, Map<Integer, Double> received) {
+    public static Patches of(List<ExposureStep> given, Rig rig, List<Part> pieces, Map<Integer, Double> seconds) {
+        ThreeLights.Joined joined = ThreeLights.joined(given, seconds, rig.lag());
+        List<ExposureStep> steps = joined.steps();
+        Map<Integer, Double> received = joined.received();
         PieceLayout layout = layout(rig, pieces.size());
         SheetPatches found = SheetPatches.of(steps, rig.lag(), new SheetPatches.StepLight() {
             @Override

@@ -4,11 +4,13 @@ import java.util.List;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
+import keyslate.core.colour.Primary;
 import keyslate.core.light.Light;
 import keyslate.core.script.Cue;
 import keyslate.core.script.ExposureStep;
 import keyslate.core.script.Part;
 import keyslate.core.script.Phase;
+import keyslate.server.Show;
 
 /** What the words of a script, read or heard, rest on besides the step that they are about. */
 final class ScriptFacts {
@@ -21,6 +23,7 @@ final class ScriptFacts {
     }
 
     private final StepWords.Around around;
+    private final List<ExposureStep> steps;
     private final List<String> keys;
     /** What the card left free, in the order it was moved. */
     private final List<Part> covers;
@@ -35,6 +38,7 @@ final class ScriptFacts {
     /** For the steps of a whole script; {@code keys} of the areas as they stand on the list. */
     ScriptFacts(List<ExposureStep> steps, List<String> keys, StepWords.Around around) {
         this.around = around;
+        this.steps = steps;
         this.keys = keys;
         this.covers = steps.stream()
                 .flatMap(s -> s.phases().stream())
@@ -66,6 +70,20 @@ final class ScriptFacts {
             return Test.OPENINGS;
         }
         return cues.contains(Cue.MOVE_PAPER) ? Test.SAME_SPOT : Test.NONE;
+    }
+
+    /** "the timer to 12.4 s"; of three lights "the timers to 9.1 s red, 6.2 s green, 8.8 s blue". */
+    String timers(ExposureStep step) {
+        if (!(step.light() instanceof Light.Third)) {
+            return "the timer to " + Show.seconds(step.set().inSeconds());
+        }
+        return "the timers to "
+                + steps.stream()
+                        .filter(s -> s.place() >= step.place())
+                        .limit(Primary.values().length)
+                        .map(s -> Show.seconds(s.set().inSeconds()) + " "
+                                + s.light().words().replace(" light", ""))
+                        .collect(Collectors.joining(", "));
     }
 
     /** " 2 of 2" where a base is given through several lights; empty as a rule. */

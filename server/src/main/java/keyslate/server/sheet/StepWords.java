@@ -120,10 +120,13 @@ public final class StepWords {
     private String before(ExposureStep step) {
         List<String> settings = new ArrayList<>();
         if (step.cues().contains(Cue.CHANGE_LIGHT)) {
-            settings.add("set " + facts.around().written().apply(step.light()));
+            settings.add(
+                    step.light() instanceof Light.Third
+                            ? step.light().words()
+                            : "set " + facts.around().written().apply(step.light()));
         }
         if (step.cues().contains(Cue.SET_TIMER)) {
-            settings.add("set the timer to " + Show.seconds(step.set().inSeconds()));
+            settings.add("set " + facts.timers(step));
         }
         List<String> words = new ArrayList<>();
         if (step.cues().contains(Cue.LAY_STACK)) {

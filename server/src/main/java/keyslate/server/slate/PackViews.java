@@ -1,10 +1,14 @@
 package keyslate.server.slate;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
+import keyslate.core.colour.AdditiveHead;
 import keyslate.core.colour.NeutralRemoval;
 import keyslate.core.colour.PackTimes;
 import keyslate.core.colour.PackTimes.Following;
+import keyslate.core.colour.Primary;
 import keyslate.core.light.Light;
 import keyslate.core.medium.Colour;
 import keyslate.core.quantity.FilterPack;
@@ -14,6 +18,7 @@ import keyslate.server.rig.LightView;
 import keyslate.server.rig.Rig;
 import keyslate.server.slate.SlateViews.GreyView;
 import keyslate.server.slate.SlateViews.PackView;
+import keyslate.server.slate.SlateViews.ThirdView;
 import org.jspecify.annotations.Nullable;
 
 /** The pack of a rig on its head. */
@@ -34,7 +39,17 @@ final class PackViews {
                 times.yellow(),
                 Follows.of(times.following()),
                 source,
-                grey(rig, times)));
+                grey(rig, times),
+                rig.thirds()
+                        .flatMap(t -> rig.thirdsSet().map(set -> thirds(t, set)))
+                        .orElse(null)));
+    }
+
+    private static List<ThirdView> thirds(AdditiveHead.Times times, AdditiveHead.Times set) {
+        return Stream.of(Primary.values())
+                .map(p -> new ThirdView(
+                        p.word(), times.of(p).inSeconds(), set.of(p).inSeconds()))
+                .toList();
     }
 
     private static @Nullable GreyView grey(Rig rig, PackTimes times) {

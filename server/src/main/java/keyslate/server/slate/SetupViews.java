@@ -43,7 +43,7 @@ final class SetupViews {
         Recipe.Base base = rig.recipe().base();
         return new BaseView(
                 LightView.of(rig.light()),
-                Grades.dials(rig, rig.light()).orElse(null),
+                Grades.ofBase(rig).orElse(null),
                 PackViews.of(rig).orElse(null),
                 rig.base().inSeconds(),
                 setSeconds(rig, rig.base()),

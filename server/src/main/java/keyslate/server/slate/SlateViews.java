@@ -188,6 +188,7 @@ public final class SlateViews {
      * @param follows how much of it the time follows
      * @param source of the factors: default, entered or measured
      * @param grey what grey is in the pack; left out where there is none
+     * @param thirds the three lights that it is given in; left out where a head has dials or gels
      */
     public record PackView(
             double cyan,
@@ -195,7 +196,17 @@ public final class SlateViews {
             double yellow,
             Follows follows,
             String source,
-            @Nullable GreyView grey) {}
+            @Nullable GreyView grey,
+            @Nullable List<ThirdView> thirds) {}
+
+    /**
+     * One of the lights of a head that prints with red, green and blue.
+     *
+     * @param light its colour
+     * @param seconds received of the base
+     * @param setSeconds what is set for it, lag included
+     */
+    public record ThirdView(String light, double seconds, double setSeconds) {}
 
     /**
      * Grey in a pack: light for nothing.

@@ -30,6 +30,7 @@ import org.jspecify.annotations.Nullable;
 /** Constants in words: what, how much, how surely, from what. */
 public final class ConstantViews {
     private static final String DEFAULT = "default";
+    private static final String LIGHTS = "Prints with red, green and blue light";
     private static final String GELS = "Packs are made of gels";
     private static final String PACK_TIMES = "Time follows the pack by";
     private static final String ALIGNED = "Board against head, facing sides differ by";
@@ -74,6 +75,9 @@ public final class ConstantViews {
                 .map(ConstantViews::view)
                 .orElseGet(
                         () -> byDefault(Name.GELS, GELS, e.dials() ? "no, by its dials" : "none entered", null, null)));
+        views.add(find(found, e.id(), Name.LIGHTS, "")
+                .map(ConstantViews::view)
+                .orElseGet(() -> byDefault(Name.LIGHTS, LIGHTS, "no", null, null)));
         for (Lens lens : lenses) {
             String label = "Column scale, " + lens.name();
             views.add(find(found, e.id(), Name.COLUMN, lens.id())
@@ -259,6 +263,18 @@ public final class ConstantViews {
             case FILTERS, LEARNED, GUESSES -> FilterViews.of(c);
             case HEAD_TABLE -> FilterViews.head(c);
             case GELS -> found(c, GELS, gels(PackConstants.gels(c.value())), null);
+            case LIGHTS ->
+                found(
+                        c,
+                        LIGHTS,
+                        c.value().places().stream()
+                                .map(p -> String.format(Locale.ROOT, "%s %.3f", p.at(), p.value()))
+                                .collect(Collectors.joining(", ")),
+                        "± "
+                                + Math.round(100
+                                        * c.value().places().get(0).limit()
+                                        / c.value().places().get(0).value())
+                                + " %");
             case PACK_TIMES -> {
                 PackTimes times = PackConstants.times(c.value());
                 Layers limits = PackConstants.limits(c.value());

@@ -14,6 +14,7 @@ import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.QuantityException;
 import keyslate.core.quantity.Stops;
 import keyslate.core.rescale.Known;
+import keyslate.core.script.ExposureStep;
 import keyslate.core.script.Part;
 import keyslate.core.test.CoverStripPlan;
 import keyslate.core.test.PieceLayout;
@@ -56,9 +57,11 @@ public class PlannedTests {
         TestPlaces places = new TestPlaces(rig, small);
         TestPlaces.Lie lie;
         TestScript script;
+        List<ExposureStep> steps;
         try {
             lie = kind.lie(rig, plan, places);
             script = plan.script(rig.base(), rig.testRig());
+            steps = rig.atEnlarger(script.steps());
         } catch (QuantityException e) {
             return impossible(kind, rig, plan, e);
         }
@@ -72,7 +75,7 @@ public class PlannedTests {
                 kind.named().name(),
                 named,
                 views(rig, plan, script, patches),
-                StepWords.of(rig.withStack(script.steps()), rig),
+                StepWords.of(steps, rig),
                 lie.pieces().stream().map(RectView::of).toList(),
                 RectView.of(lie.area()),
                 layout.aspect(rig.frameAspect()
@@ -80,7 +83,7 @@ public class PlannedTests {
                         / pieces.get(0).height()),
                 lie.length().inMm(),
                 lie.breadth().inMm(),
-                script.totalSetSeconds(),
+                steps.stream().mapToDouble(ExposureStep::totalSetSeconds).sum(),
                 lie.paperShare(),
                 plan.middle(rig.base()).inSeconds(),
                 kind.headline(plan, script),

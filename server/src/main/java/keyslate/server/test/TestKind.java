@@ -107,7 +107,7 @@ abstract class TestKind<P extends TestPlan> implements SheetKind {
         Part crop = rig.crop();
         List<Part> pieces = lie.pieces().stream().map(crop::within).toList();
         return new SheetPlan(
-                pieces, rig.withStack(plan.script(rig.base(), rig.testRig()).steps()), lie.paperShare());
+                pieces, rig.atEnlarger(plan.script(rig.base(), rig.testRig()).steps()), lie.paperShare());
     }
 
     /** The plan that stands; refused when another kind stands. */

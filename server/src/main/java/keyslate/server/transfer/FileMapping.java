@@ -364,7 +364,7 @@ final class FileMapping {
                 d.sheetId(),
                 d.kind(),
                 d.madeAt(),
-                d.seen(),
+                d.seen().untaught(),
                 d.remark(),
                 d.headline(),
                 d.why(),

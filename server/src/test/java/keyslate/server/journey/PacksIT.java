@@ -149,4 +149,61 @@ class PacksIT extends JourneyTest {
         }
         assertThat(page.getByText("no, by its dials")).isVisible();
     }
+
+    /** A head of three lights: told at Stores, its times typed, three exposures given in the dark by keys, and a verdict that says three times. */
+    @Test
+    void aPrintIsMadeWithThreeLights() {
+        Printer printer = printer();
+        Page page = printer.page();
+        String slate = printer.startsSlate("11", "Three lights", "");
+        String enlarger = (String) page.evaluate(
+                "async path => (await (await fetch('/api' + path)).json()).standing.setup.enlargerId",
+                slate.replaceFirst(".*(/slates/)", "$1"));
+        printer.opens("/stores/enlargers/" + enlarger + "/measure/LIGHTS");
+        Locator lines = page.getByLabel("Matches, or the shares of red, green and blue");
+        lines.fill("0/48/58 14 = 1 1 1");
+        assertThat(page.getByText("prints faster than white light does").first())
+                .isVisible();
+        lines.fill("0/48/58 14 = 56 16.4 14.5");
+        assertThat(printer.verdict()).containsText("Red light gives its layer 0.245");
+        try {
+            printer.presses("Keep it");
+            page.waitForURL("**/stores?**");
+            assertThat(page.getByText("red 0.245, green 0.275, blue 0.240")).isVisible();
+            printer.opens(slate + "/setup");
+            printer.enters("Red light", "28");
+            printer.enters("Green light", "9.5");
+            printer.enters("Blue light", "9");
+            assertThat(printer.field("Red light")).hasValue("28");
+            assertThat(page.getByText("One time alone moves the pack.")).isVisible();
+            printer.goesTo("Print");
+            printer.goesDark();
+            page.waitForURL("**/runs/**");
+            Keyboard keys = page.keyboard();
+            assertThat(printer.runWords()).containsText("exposure 1 of 3");
+            keys.press(" ");
+            assertThat(printer.runWords()).containsText("exposure 2 of 3");
+            assertThat(printer.runWords()).containsText("Green light");
+            keys.press(" ");
+            assertThat(printer.runWords()).containsText("exposure 3 of 3");
+            keys.press(" ");
+            assertThat(printer.button("Drum closed")).isVisible();
+            keys.press(" ");
+            assertThat(printer.button("Hang it")).isVisible();
+            keys.press(" ");
+            page.waitForURL("**/judge?**");
+            printer.goesTo("Colour");
+            keys.press("ArrowRight");
+            keys.press("+");
+            assertThat(printer.verdict()).containsText(" s red, ");
+            page.waitForResponse(answer -> answer.url().endsWith("/casts"), () -> printer.presses("Set "));
+            assertThat(page.getByText("On record:")).isVisible();
+        } finally {
+            printer.opens("/stores?thing=" + enlarger);
+            page.locator(".constant")
+                    .filter(new Locator.FilterOptions().setHasText("Prints with red, green and blue light"))
+                    .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take back"))
+                    .click();
+        }
+    }
 }

@@ -27,6 +27,7 @@ import java.util.List;
  * @param pictured of a reading from a picture: what was measured in it
  * @param blackBeyond of a reading that showed no place of the first true black: DARKER when no patch was black, LIGHTER when all were
  * @param casts the looks at a cast, one by one; magentaPoints and yellowPoints are their means
+ * @param taught of a cast: what all looks of the slate had taught of kit and eye by then
  */
 public record Seen(
         Double whitesAt,
@@ -50,12 +51,13 @@ public record Seen(
         List<Look> looks,
         Pictured pictured,
         String blackBeyond,
-        List<SeenCast> casts) {
+        List<SeenCast> casts,
+        List<Taught> taught) {
     public static final Seen NOTHING = new Seen(
             null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-            null, null, null, null);
+            null, null, null, null, null);
 
-    /** Looks at a cast, at a print that was dry or wet, in a light. */
+    /** Looks at a cast, at a print that was dry or wet, in a light, and what they taught. */
     public static Seen cast(
             double magenta,
             double yellow,
@@ -63,7 +65,8 @@ public record Seen(
             double densityStops,
             Boolean dry,
             String lamp,
-            List<SeenCast> casts) {
+            List<SeenCast> casts,
+            List<Taught> taught) {
         return new Seen(
                 null,
                 null,
@@ -86,7 +89,8 @@ public record Seen(
                 null,
                 null,
                 null,
-                casts);
+                casts,
+                taught);
     }
 
     public static Seen wishes(Double darkerStops, Double harderGrades) {
@@ -112,6 +116,12 @@ public record Seen(
                 null,
                 null,
                 null,
+                null,
                 null);
+    }
+
+    /** The same without what it taught: that is of a bench with its kits and its eye, and not of the slate. */
+    public Seen untaught() {
+        return taught == null ? this : cast(magentaPoints, yellowPoints, way, densityStops, dry, lamp, casts, null);
     }
 }

@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param at cyan, magenta and yellow of what was looked at; null = the sheet's own pack
  * @param area the name of a second neutral place that was looked at; null = the one that is judged first
  * @param metered of a meter, what it asked for
+ * @param kit the name of the kit that was looked through; null where none was named
  */
 public record SeenCast(
         String way,
@@ -29,7 +30,8 @@ public record SeenCast(
         String words,
         @Nullable List<Double> at,
         @Nullable String area,
-        @Nullable Metered metered) {
+        @Nullable Metered metered,
+        @Nullable String kit) {
     /**
      * What a meter asked for.
      *
@@ -47,7 +49,7 @@ public record SeenCast(
             boolean atLeast,
             double openPoints,
             String words) {
-        this(way, against, magentaPoints, yellowPoints, atLeast, openPoints, words, null, null, null);
+        this(way, against, magentaPoints, yellowPoints, atLeast, openPoints, words, null, null, null, null);
     }
 
     /** As it is weighed; at the sheet's own pack. */
@@ -64,12 +66,13 @@ public record SeenCast(
 
     /** The same at a second place. */
     public SeenCast in(@Nullable String place) {
-        return new SeenCast(way, against, magentaPoints, yellowPoints, atLeast, openPoints, words, at, place, metered);
+        return new SeenCast(
+                way, against, magentaPoints, yellowPoints, atLeast, openPoints, words, at, place, metered, kit);
     }
 
     /** The same as a meter asked for it. */
     public SeenCast asked(Metered by) {
-        return new SeenCast(way, against, magentaPoints, yellowPoints, atLeast, openPoints, words, at, area, by);
+        return new SeenCast(way, against, magentaPoints, yellowPoints, atLeast, openPoints, words, at, area, by, kit);
     }
 
     /** The same of what has another pack than the sheet. */
@@ -84,6 +87,23 @@ public record SeenCast(
                 words,
                 List.of(pack.inCyan(), pack.inMagenta(), pack.inYellow()),
                 area,
-                metered);
+                metered,
+                kit);
+    }
+
+    /** The same through a kit of a name; without one where it is empty. */
+    public SeenCast through(String name) {
+        return new SeenCast(
+                way,
+                against,
+                magentaPoints,
+                yellowPoints,
+                atLeast,
+                openPoints,
+                words,
+                at,
+                area,
+                metered,
+                name.isEmpty() ? null : name);
     }
 }

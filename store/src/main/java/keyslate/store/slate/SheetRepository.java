@@ -20,6 +20,7 @@ import keyslate.store.json.SeenCast;
 import keyslate.store.json.Stood;
 import keyslate.store.json.StoredPhase;
 import keyslate.store.json.StoredTaste;
+import keyslate.store.json.Taught;
 import org.springframework.jdbc.core.RowMapper;
 
 /** Sheets with their pieces, scripts, what the lamp did, what happened after, their pictures and the decisions taken from them. */
@@ -212,6 +213,22 @@ public final class SheetRepository {
                                         .casts())
                                 .orElse(List.of())))
                 .list();
+    }
+
+    /**
+     * What the last decision on another slate before a moment had taught of a way to tell casts.
+     *
+     * @param kit the name of a kit; empty for a way that needs none
+     */
+    public Optional<Taught> taught(String way, String kit, String butSlateId, String before) {
+        return database.sql()
+                .sql("SELECT taught.value FROM decision, json_each(decision.seen, '$.taught') AS taught"
+                        + " WHERE decision.kind = 'CAST' AND decision.slate_id <> ? AND decision.made_at < ?"
+                        + " AND json_extract(taught.value, '$.way') = ? AND json_extract(taught.value, '$.kit') = ?"
+                        + " ORDER BY decision.made_at DESC LIMIT 1")
+                .params(butSlateId, before, way, kit)
+                .query((row, n) -> Json.read(row.getString(1), Taught.class))
+                .optional();
     }
 
     /** How many sheets each slate has. */

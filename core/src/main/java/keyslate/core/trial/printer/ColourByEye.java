@@ -83,6 +83,7 @@ public final class ColourByEye {
                     .toArray();
             List<KitFactors> known = before.get(before.size() - 1).found().stream()
                     .filter(f -> f.way() != CastWay.START)
+                    .map(KitFactors::onAnotherSlate)
                     .toList();
             return new Bench(
                     new Exposed(first.pack(), ExposureTime.ofSeconds(seconds[seconds.length / 2])),

@@ -1,0 +1,2 @@
+/** Kits of viewing filters: each entered once, by name. */
+package keyslate.server.kit;

@@ -1,0 +1,5 @@
+-- See V4 for the way. A head may print with red, green and blue light one after another, of which the shares can be found.
+PRAGMA writable_schema = ON;
+UPDATE sqlite_schema SET sql = replace(sql, '''GELS'', ', '''GELS'', ''LIGHTS'', ')
+  WHERE type = 'table' AND name = 'constant';
+PRAGMA writable_schema = RESET;
