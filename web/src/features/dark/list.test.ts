@@ -47,6 +47,17 @@ describe("the list before the dark", () => {
     expect(first?.words).toBe("Filter pack at 0/52/47, 0/72/47 by gel or clicks, in order");
   });
 
+  it("has the lights of a head that prints with three found by feel", () => {
+    const three = slate({});
+    const base = { ...three.base, pack: { thirds: [] } } as unknown as SlateView["base"];
+    const lights = ["red light", "green light", "blue light"];
+    const [first] = listOf(
+      { ...three, base },
+      lights.map((notation) => ({ light: { notation }, setInLight: false })),
+    );
+    expect(first?.words).toBe("Head at red light, green light and blue light found by feel");
+  });
+
   it("asks for stops and the box where dials are set with the paper away", () => {
     const items = listOf(slate({}), [...script, { light: { notation: "0/72/47" }, setInLight: true }]);
     expect(items[0]?.words).toBe("Filter pack at 0/52/47");

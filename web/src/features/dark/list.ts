@@ -9,15 +9,14 @@ interface Step {
 
 /** The whole list, with what changed since the last sheet. */
 export function listOf(slate: SlateView, script: readonly Step[]): Item[] {
-  const { setup, medium } = slate;
+  const { setup } = slate;
   const changed = new Set(slate.differences.map((d) => d.part));
   const first = slate.sheets.length === 0;
   const lights = [...new Set(script.map((s) => s.light.notation))];
   const boxed = script.some((s) => s.setInLight);
-  const others = lights.slice(1).join(" and ");
   return [
     {
-      words: `${medium.lightName} at ${lights[0] ?? slate.base.light.notation}${others === "" || boxed ? "" : `, ${others} by gel or clicks, in order`}`,
+      words: lightWords(slate, lights, boxed),
       always: first || changed.has("light"),
     },
     ...(setup.projection === "LAMP"
@@ -33,7 +32,7 @@ export function listOf(slate: SlateView, script: readonly Step[]): Item[] {
     ...(boxed
       ? [
           {
-            words: `Stops on the easel, box in reach: the paper is boxed while ${others === "" ? "the timer" : others} is set`,
+            words: `Stops on the easel, box in reach: the paper is boxed while ${lights.length === 1 ? "the timer" : lights.slice(1).join(" and ")} is set`,
             always: true,
           },
         ]
@@ -48,4 +47,14 @@ export function listOf(slate: SlateView, script: readonly Step[]): Item[] {
     { words: "Floor clear, mains dry, lamp house hot", always: false },
     ...slate.byHand.map((words) => ({ words, always: false })),
   ];
+}
+
+/** What stands in the beam first, and what comes after it by feel. */
+function lightWords(slate: SlateView, lights: readonly string[], boxed: boolean): string {
+  const [first = slate.base.light.notation, ...others] = lights;
+  if (slate.base.pack?.thirds) {
+    return `Head at ${first}, ${others.join(" and ")} found by feel`;
+  }
+  const after = others.length === 0 || boxed ? "" : `, ${others.join(" and ")} by gel or clicks, in order`;
+  return `${slate.medium.lightName} at ${first}${after}`;
 }

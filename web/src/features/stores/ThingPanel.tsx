@@ -19,6 +19,7 @@ const ENTERED: Record<string, string> = {
   COIN_MINUTES: "min",
   RECIPROCITY: "",
   ALIGNMENT: "mm",
+  DIAL_END: "points",
 };
 
 /** The chosen thing: what is known of it and from what, what can be measured, and its facts. */

@@ -48,8 +48,10 @@ public final class CastPictures {
     public static Look all(Negative negative, AreaMask.View view, double scale) {
         Check.within("scale", scale, NamedCast.LEAST_SCALE, NamedCast.MOST_SCALE, "");
         int width = negative.width();
-        List<ColourPrint.Picture> made =
-                ORDER.stream().map(cast -> print(negative, view, cast, scale)).toList();
+        // Nothing of one print hangs on another.
+        List<ColourPrint.Picture> made = ORDER.parallelStream()
+                .map(cast -> print(negative, view, cast, scale))
+                .toList();
         int height = made.get(0).height();
         int[] codes = new int[width * height * made.size()];
         for (int i = 0; i < made.size(); i++) {

@@ -3,6 +3,7 @@ package keyslate.core.medium;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import keyslate.core.colour.AdditiveHead;
 import keyslate.core.colour.ColourBalance;
@@ -25,6 +26,7 @@ import keyslate.core.darkroom.StandInPaper;
 import keyslate.core.darkroom.StandIns;
 import keyslate.core.film.FrameNeed;
 import keyslate.core.light.Light;
+import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.FilterShift;
@@ -44,6 +46,7 @@ public final class Colour implements Medium {
 
     private static final double USUAL_KELVIN = 3200;
     private static final double HALF = 0.5;
+    private static final List<String> DIALS = List.of("cyan", "magenta", "yellow");
     /** As far apart as an eye tells at once. */
     private static final double STEP_BESIDE = 10;
 
@@ -69,10 +72,16 @@ public final class Colour implements Medium {
      * @param times how time follows a pack
      * @param gels those that a pack is made of; empty where there are dials
      * @param lights what it prints with one after another in place of a pack; gels are not asked then
+     * @param end where its dials end, points; infinite where nobody said, or where it has none
      */
-    public record Head(PackTimes times, List<Gel> gels, Optional<AdditiveHead> lights) {
+    public record Head(PackTimes times, List<Gel> gels, Optional<AdditiveHead> lights, double end) {
         /** Dials, and factors that are not known. */
         public static final Head USUAL = new Head(PackTimes.USUAL, List.of(), Optional.empty());
+
+        /** Whose dials go as far as anybody needs. */
+        public Head(PackTimes times, List<Gel> gels, Optional<AdditiveHead> lights) {
+            this(times, gels, lights, Double.POSITIVE_INFINITY);
+        }
 
         public Head {
             gels = lights.isPresent() ? List.of() : List.copyOf(gels);
@@ -104,10 +113,35 @@ public final class Colour implements Medium {
         FilterPack pack = light.toPack();
         return Light.dials(gels(pack)
                 .map(GelPack::pack)
-                .orElseGet(() -> FilterPack.of(
-                        Math.floor(pack.inCyan() + HALF),
-                        Math.floor(pack.inMagenta() + HALF),
-                        Math.floor(pack.inYellow() + HALF))));
+                .orElseGet(() -> FilterPack.of(dial(pack.inCyan()), dial(pack.inMagenta()), dial(pack.inYellow()))));
+    }
+
+    /** Whole points, as far as a dial goes. */
+    private double dial(double points) {
+        return Math.min(Math.floor(points + HALF), hasDials() ? head.end() : FilterPack.MOST);
+    }
+
+    private boolean hasDials() {
+        return head.gels().isEmpty() && head.lights().isEmpty();
+    }
+
+    @Override
+    public void checkReach(Light light) {
+        beyond(light).ifPresent(words -> {
+            throw Check.infeasible("light", words + "; take grey out, or put a gel for the rest under the lens");
+        });
+    }
+
+    /** Which dial a pack would need beyond its end, in words; none where its head has no dials, or they go so far. */
+    public Optional<String> beyond(Light light) {
+        List<Double> points = light.points();
+        return hasDials()
+                ? IntStream.range(0, points.size())
+                        .filter(i -> points.get(i) > head.end())
+                        .mapToObj(i -> DIALS.get(i) + " would be " + Check.shown(points.get(i))
+                                + ", and the dials of this head end at " + Check.shown(head.end()))
+                        .findFirst()
+                : Optional.empty();
     }
 
     /** How time follows a pack on its head. */

@@ -66,6 +66,13 @@ public interface Medium {
         return light;
     }
 
+    /**
+     * Refuses a light that its head cannot be set to.
+     *
+     * @throws keyslate.core.quantity.QuantityException with the way out in its message
+     */
+    default void checkReach(Light light) {}
+
     /** A light with so much more or less of its filters, to whole points; the same in monochrome. */
     Light shifted(Light light, FilterShift points);
 

@@ -1,6 +1,7 @@
 package keyslate.core.medium;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
@@ -15,6 +16,7 @@ import keyslate.core.light.Light;
 import keyslate.core.medium.Colour.Head;
 import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.FilterShift;
+import keyslate.core.quantity.QuantityException;
 import org.junit.jupiter.api.Test;
 
 /** Colour paper under heads of which something is known. */
@@ -67,6 +69,20 @@ class ColourOnHeadsTest {
                 new Gel(GelPack.Colour.YELLOW, 10))));
         assertThat(two.gels(FilterPack.of(0, 40, 10)).orElseThrow().words()).isEqualTo("magenta 20 + 20, yellow 10");
         assertThat(two.isOn(head(GelPack.usualSet()))).isFalse();
+    }
+
+    @Test
+    void noDialIsSetBeyondItsEnd() {
+        Colour ends = DIALS.on(new Head(PackTimes.USUAL, List.of(), Optional.empty(), 130));
+        assertThat(ends.settable(pack(60, 142))).isEqualTo(pack(60, 130));
+        assertThat(ends.shifted(pack(60, 128), FilterShift.of(0, 0, 8))).isEqualTo(pack(60, 130));
+        ends.checkReach(pack(60, 130));
+        assertThatThrownBy(() -> ends.checkReach(pack(60, 131)))
+                .isInstanceOf(QuantityException.class)
+                .hasMessageContaining("yellow would be 131, and the dials of this head end at 130");
+        Colour gels = DIALS.on(new Head(PackTimes.USUAL, GelPack.usualSet(), Optional.empty(), 20));
+        assertThat(gels.beyond(pack(60, 40))).isEmpty();
+        assertThat(gels.settable(pack(60, 40))).isEqualTo(pack(60, 40));
     }
 
     @Test

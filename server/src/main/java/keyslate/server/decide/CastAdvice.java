@@ -170,6 +170,9 @@ final class CastAdvice {
                     + Light.dials(taste(sheet).from(estimate.pack())).notation() + ".");
         }
         if (sheet.onItsPaper().medium().core() instanceof Colour colour) {
+            colour.beyond(Light.dials(taste(sheet).from(estimate.pack())))
+                    .ifPresent(words -> rests.add(Show.capital(words)
+                            + ": they are set as far as they go, and a gel under the lens gives the rest."));
             PackTimes times = colour.times();
             rests.add(String.format(
                     Locale.ROOT,

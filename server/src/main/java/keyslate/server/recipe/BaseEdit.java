@@ -174,8 +174,11 @@ final class BaseEdit {
         if (change == null || change.light() == null) {
             return standing;
         }
-        return edit.errors()
-                .check("/base/light", standing, () -> moved.medium().core().read(change.light()));
+        return edit.errors().check("/base/light", standing, () -> {
+            Light asked = moved.medium().core().read(change.light());
+            moved.medium().core().checkReach(asked);
+            return asked;
+        });
     }
 
     /** A light, or the grade of a paper that has but one. */

@@ -17,6 +17,7 @@ import keyslate.core.exposure.LampLag;
 import keyslate.core.exposure.Reciprocity;
 import keyslate.core.medium.Colour;
 import keyslate.core.quantity.Check;
+import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.Length;
 import keyslate.core.quantity.Magnification;
 import keyslate.core.quantity.QuantityException;
@@ -80,6 +81,8 @@ public record Constants(List<StoodConstant> found) {
         GELS,
         /** The shares of red, green and blue light that a head prints with one after another. */
         LIGHTS,
+        /** Where the dials of a head end, points. */
+        DIAL_END,
         /** Stops more light that a paper needs than another box of it. */
         BATCH_SPEED,
         /** What the tests of all slates told of filters and lag; never kept by itself, it goes along with a sheet. */
@@ -151,6 +154,7 @@ public record Constants(List<StoodConstant> found) {
             case PACK_TIMES -> PackConstants.times(value);
             case GELS -> PackConstants.gels(value);
             case LIGHTS -> PackConstants.lights(value);
+            case DIAL_END -> Check.within("end of the dials", number(c).figure(), 30, FilterPack.MOST, "points");
             case GUESSES -> Check.notNegative("miss", number(c).figure(), "stops");
             case BATCH_SPEED -> Check.within("speed", number(c).figure(), -MOST_OFFSET, MOST_OFFSET, "stops");
         }
@@ -250,7 +254,11 @@ public record Constants(List<StoodConstant> found) {
 
     /** What is known of the head that packs are made on. */
     public Colour.Head colourHead(String enlargerId) {
-        return new Colour.Head(packTimes(enlargerId), gels(enlargerId), lights(enlargerId));
+        double end = find(enlargerId, "", Name.DIAL_END)
+                .map(Constants::number)
+                .map(Known::figure)
+                .orElse(Double.POSITIVE_INFINITY);
+        return new Colour.Head(packTimes(enlargerId), gels(enlargerId), lights(enlargerId), end);
     }
 
     /** The three lights of an enlarger's head, where it prints with them. */

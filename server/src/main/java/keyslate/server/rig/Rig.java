@@ -367,7 +367,10 @@ public record Rig(
                         lag(),
                         settings(),
                         (base, to) -> base.times(medium.core().timeFactor(light(), to)))
-                .on(medium.core()::settable);
+                .on(light -> {
+                    medium.core().checkReach(light);
+                    return medium.core().settable(light);
+                });
         return exposure().isSplit() ? rig.with(split()) : rig;
     }
 

@@ -30,6 +30,7 @@ import org.jspecify.annotations.Nullable;
 /** Constants in words: what, how much, how surely, from what. */
 public final class ConstantViews {
     private static final String DEFAULT = "default";
+    private static final String DIAL_END = "Its dials end at";
     private static final String LIGHTS = "Prints with red, green and blue light";
     private static final String GELS = "Packs are made of gels";
     private static final String PACK_TIMES = "Time follows the pack by";
@@ -75,6 +76,11 @@ public final class ConstantViews {
                 .map(ConstantViews::view)
                 .orElseGet(
                         () -> byDefault(Name.GELS, GELS, e.dials() ? "no, by its dials" : "none entered", null, null)));
+        if (e.dials()) {
+            views.add(find(found, e.id(), Name.DIAL_END, "")
+                    .map(ConstantViews::view)
+                    .orElseGet(() -> byDefault(Name.DIAL_END, DIAL_END, "not entered", null, null)));
+        }
         views.add(find(found, e.id(), Name.LIGHTS, "")
                 .map(ConstantViews::view)
                 .orElseGet(() -> byDefault(Name.LIGHTS, LIGHTS, "no", null, null)));
@@ -263,6 +269,7 @@ public final class ConstantViews {
             case FILTERS, LEARNED, GUESSES -> FilterViews.of(c);
             case HEAD_TABLE -> FilterViews.head(c);
             case GELS -> found(c, GELS, gels(PackConstants.gels(c.value())), null);
+            case DIAL_END -> found(c, DIAL_END, Show.number(c.value().value()), null);
             case LIGHTS ->
                 found(
                         c,

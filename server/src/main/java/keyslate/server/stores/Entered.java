@@ -12,7 +12,8 @@ enum Entered {
     STRAY_MINUTES("minutes without stray light", 0.5, 240, "min", 0),
     COIN_MINUTES("minutes of the coin test", 0.5, 240, "min", 0),
     RECIPROCITY("exponent p", 0.7, 1, "", 0.03),
-    ALIGNMENT("difference of two sides", 0, 50, "mm", 0.5);
+    ALIGNMENT("difference of two sides", 0, 50, "mm", 0.5),
+    DIAL_END("end of the dials", 30, 400, "points", 0);
 
     private final String words;
     private final double least;
@@ -31,7 +32,7 @@ enum Entered {
     /** Whether a thing of that id has this constant. */
     boolean isOf(StoresRepository stores, String id) {
         return switch (this) {
-            case LAG, STRAY_MINUTES, ALIGNMENT -> stores.enlarger(id).isPresent();
+            case LAG, STRAY_MINUTES, ALIGNMENT, DIAL_END -> stores.enlarger(id).isPresent();
             case DRY_DOWN, RECIPROCITY -> stores.paper(id).isPresent();
             case SAFE_MINUTES -> isA(ThingKind.SAFELIGHT, stores, id);
             case FOG_MINUTES -> isA(ThingKind.ROOM, stores, id);

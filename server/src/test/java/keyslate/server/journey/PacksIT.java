@@ -174,7 +174,7 @@ class PacksIT extends JourneyTest {
             printer.enters("Red light", "28");
             printer.enters("Green light", "9.5");
             printer.enters("Blue light", "9");
-            assertThat(printer.field("Red light")).hasValue("28");
+            assertThat(printer.field("Red light")).hasValue("28.0");
             assertThat(page.getByText("One time alone moves the pack.")).isVisible();
             printer.goesTo("Print");
             printer.goesDark();

@@ -179,4 +179,39 @@ class PackTimesHttpTest extends OnATestSlate {
         String mono = slate(frame("MONOCHROME"), grey, 0, Map.of("apertureMark", 8));
         assertThat(http().edit(mono, "base/greyOut", true).text()).contains("Only a pack has grey");
     }
+
+    /** What a dial does not reach is neither typed nor planned, and the verdict stays within it. */
+    @Test
+    void noDialGoesBeyondItsEnd() {
+        JsonNode shelves =
+                ok(http().post("/api/stores/" + colour + "/constants", Map.of("name", "DIAL_END", "value", 70)));
+        shelves.get("enlargers")
+                .valueStream()
+                .filter(e -> e.get("id").asString().equals(colour))
+                .flatMap(e -> e.get("constants").valueStream())
+                .filter(c -> c.get("name").asString().equals("DIAL_END") && c.hasNonNull("id"))
+                .forEach(c -> kept.add(c.get("id").asString()));
+        Answer beyond = http().edit(slate, "base/light", "0/60/71");
+        assertThat(beyond.pointers()).containsExactly("/base/light");
+        assertThat(beyond.text()).contains("yellow would be 71, and the dials of this head end at 70");
+        stands("0/68/50", 10);
+        JsonNode print = expose(slate, "PRINT");
+        JsonNode verdict = ok(http().post(
+                                "/api/sheets/" + print.get("id").asString() + "/casts/proposal",
+                                Map.of(
+                                        "way",
+                                        "VIEWING_FILTER",
+                                        "looks",
+                                        List.of(Map.of("filters", List.of(Map.of("hue", "G", "points", 20)))))))
+                .get("verdict");
+        assertThat(verdict.get("light").get("notation").asString()).isEqualTo("0/70/50");
+        assertThat(verdict.get("restsOn").toString()).contains("a gel under the lens gives the rest");
+        ok(http().edit(slate, "test/kind", "PIECES"));
+        ok(http().edit(slate, "test/around", Map.of("kind", "RING", "stepPoints", 8)));
+        JsonNode test = http().slate(slate).get("standing").get("test");
+        assertThat(test.get("problem").asString()).contains("the dials of this head end at 70");
+        assertThat(http().post("/api/stores/" + colour + "/constants", Map.of("name", "DIAL_END", "value", 5))
+                        .status())
+                .isEqualTo(422);
+    }
 }
