@@ -10,8 +10,11 @@ export function ThreeTimes(props: {
   thirds: readonly ThirdView[];
 }) {
   const { thirds, edit } = props;
+  // Of the times that stand then: the one before may have been on its way as this one was typed.
   const set = (at: number, value: number) =>
-    edit.mutateAsync({ base: { thirds: thirds.map((t, i) => (i === at ? value : t.seconds)) } });
+    edit.mutateAsync((now) => ({
+      base: { thirds: (now.base.pack?.thirds ?? []).map((t, i) => (i === at ? value : t.seconds)) },
+    }));
   return (
     <>
       <div className="three-times">
