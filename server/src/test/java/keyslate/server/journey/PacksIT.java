@@ -193,10 +193,12 @@ class PacksIT extends JourneyTest {
             keys.press(" ");
             page.waitForURL("**/judge?**");
             printer.goesTo("Colour");
+            assertThat(printer.verdict()).containsText("Find the filter that makes grey grey.");
             keys.press("ArrowRight");
             keys.press("+");
+            keys.press("+");
             assertThat(printer.verdict()).containsText(" s red, ");
-            page.waitForResponse(answer -> answer.url().endsWith("/casts"), () -> printer.presses("Set "));
+            page.waitForResponse(answer -> answer.url().endsWith("/casts"), () -> printer.presses("Set 0/"));
             assertThat(page.getByText("On record:")).isVisible();
         } finally {
             printer.opens("/stores?thing=" + enlarger);

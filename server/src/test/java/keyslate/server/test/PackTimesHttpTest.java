@@ -183,8 +183,7 @@ class PackTimesHttpTest extends OnATestSlate {
     /** What a dial does not reach is neither typed nor planned, and the verdict stays within it. */
     @Test
     void noDialGoesBeyondItsEnd() {
-        JsonNode shelves = http().post(
-                        "/api/stores/" + colour + "/constants", Map.of("name", "DIAL_END", "value", 70))
+        JsonNode shelves = http().post("/api/stores/" + colour + "/constants", Map.of("name", "DIAL_END", "value", 70))
                 .json();
         shelves.get("enlargers")
                 .valueStream()
