@@ -72,7 +72,8 @@ public final class ColourPrint {
 
     private Light light(ColourRaster negative, AreaMask.View view, ColourSheet sheet, ColourTruth truth) {
         // Through one pack the three layers get the same light but for a factor: one plane does for all.
-        boolean onePack = sheet.bursts().stream().allMatch(sheet.bursts().get(0)::isThrough);
+        boolean onePack = sheet.bursts().stream()
+                .allMatch(burst -> burst.isThrough(sheet.bursts().get(0)));
         int planes = onePack ? 1 : LAYERS;
         LightField field = LightField.forPicture(
                 negative.width(), negative.height(), sheet.bursts().stream().map(Burst::reach), planes);

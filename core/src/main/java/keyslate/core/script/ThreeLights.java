@@ -148,10 +148,10 @@ public record ThreeLights(AdditiveHead head, TimerSteps timer, LampLag lag, Sett
                 continue;
             }
             if (at + LIGHTS > steps.size()) {
-                throw new QuantityException(
-                        QuantityException.Kind.WRONG_SHAPE, "steps", "an exposure of three lights lacks one of them");
+                throw lacking();
             }
             List<ExposureStep> thirds = steps.subList(at, at + LIGHTS);
+            checkOfOnePack(thirds);
             double dark = dark(thirds.get(0), lag);
             given.put(place, dark + white(thirds, s -> received.getOrDefault(s.place(), 0.0) - dark));
             whole.add(whole(thirds, place, lag));
@@ -160,11 +160,35 @@ public record ThreeLights(AdditiveHead head, TimerSteps timer, LampLag lag, Sett
         return new Joined(whole, given);
     }
 
+    /** Red, green and blue of one pack on one piece. */
+    private static void checkOfOnePack(List<ExposureStep> thirds) {
+        Light.Third red = third(thirds.get(0));
+        for (Primary primary : Primary.values()) {
+            ExposureStep step = thirds.get(primary.ordinal());
+            Light.Third third = third(step);
+            if (third.primary() != primary
+                    || !third.pack().equals(red.pack())
+                    || step.piece() != thirds.get(0).piece()) {
+                throw lacking();
+            }
+        }
+    }
+
+    private static QuantityException lacking() {
+        return new QuantityException(
+                QuantityException.Kind.WRONG_SHAPE, "steps", "an exposure of three lights lacks one of them");
+    }
+
     private static ExposureStep whole(List<ExposureStep> thirds, int place, LampLag lag) {
         ExposureStep red = thirds.get(0);
         Light.Third light = third(red);
         double dark = dark(red, lag);
-        double times = white(thirds, s -> s.receivedSeconds(lag) - dark) / (red.receivedSeconds(lag) - dark);
+        double own = red.receivedSeconds(lag) - dark;
+        // What is set shorter than the lag gives no light that could be scaled.
+        double times = own > 0 ? white(thirds, s -> s.receivedSeconds(lag) - dark) / own : 0;
+        if (times <= 0) {
+            times = 1;
+        }
         List<Phase> phases = scaled(red, times, lag);
         return new ExposureStep(
                 place,
@@ -202,7 +226,6 @@ public record ThreeLights(AdditiveHead head, TimerSteps timer, LampLag lag, Sett
         if (step.light() instanceof Light.Third third) {
             return third;
         }
-        throw new QuantityException(
-                QuantityException.Kind.WRONG_SHAPE, "steps", "an exposure of three lights lacks one of them");
+        throw lacking();
     }
 }

@@ -7,18 +7,22 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Optional;
 import java.util.random.RandomGenerator;
+import java.util.stream.Stream;
 import keyslate.core.Draws;
+import keyslate.core.colour.AdditiveHead;
 import keyslate.core.colour.ColourBalance;
 import keyslate.core.colour.ColourFilm;
 import keyslate.core.colour.DyeImage;
 import keyslate.core.colour.FilterSet;
 import keyslate.core.colour.Layers;
+import keyslate.core.colour.Primary;
 import keyslate.core.colour.ViewingLight;
 import keyslate.core.darkroom.Reach.Area;
 import keyslate.core.darkroom.Reach.Uncovered;
 import keyslate.core.local.AreaMask;
 import keyslate.core.local.AreaShape.Ellipse;
 import keyslate.core.local.AreaShape.Point;
+import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.Stops;
 import org.junit.jupiter.api.Test;
@@ -107,6 +111,40 @@ class ColourPrintTest {
                         .rgb())
                 .isEqualTo(print.print(negative, WHOLE, ColourSheet.straight(pack, 10), ColourTruth.asLabelled())
                         .rgb());
+    }
+
+    /** COL-34: each light gives its own layer what white light gives it through the pack. */
+    @Test
+    void threeLightsPrintAsThePackTheyStandFor() {
+        AdditiveHead head = new AdditiveHead(0.5, 0.4, 0.25);
+        FilterPack pack = BALANCE.pack();
+        AdditiveHead.Times times = head.times(pack, ExposureTime.ofSeconds(10));
+        ColourSheet thirds = new ColourSheet(
+                0,
+                3200,
+                FilterSet.IDEAL,
+                Stream.of(Primary.values())
+                        .map(p -> ColourSheet.Burst.of(
+                                p, head.share(p), times.of(p).inSeconds(), Reach.WHOLE))
+                        .toList());
+        ColourSheet white =
+                new ColourSheet(0, 3200, FilterSet.IDEAL, List.of(new ColourSheet.Burst(pack, 10, Reach.WHOLE)));
+        int[] ofThree = shown(thirds);
+        int[] ofOne = shown(white);
+        for (int channel = 0; channel < 24; channel += 8) {
+            assertThat(ofThree[40] >> channel & 0xff).isCloseTo(ofOne[40] >> channel & 0xff, within(1));
+        }
+    }
+
+    private int[] shown(ColourSheet sheet) {
+        return print.print(even(GREY, 9), WHOLE, sheet, ColourTruth.asLabelled())
+                .rgb();
+    }
+
+    @Test
+    void whatGotNoLightIsWhite() {
+        ColourSheet dark = new ColourSheet(0, 3200, FilterSet.DICHROIC, List.of());
+        assertThat(shown(dark)[40] & 0xff).isGreaterThan(225);
     }
 
     @Test

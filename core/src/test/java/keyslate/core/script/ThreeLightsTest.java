@@ -107,6 +107,12 @@ class ThreeLightsTest {
         assertThat(ThreeLights.joined(thirds, given, LAG).received().get(1)).isCloseTo(5, within(0.05));
         given.remove(3);
         assertThat(ThreeLights.joined(thirds, given, LAG).received().get(1)).isZero();
+        List<ExposureStep> wrongOrder = List.of(thirds.get(1), thirds.get(0), thirds.get(2));
+        assertThatThrownBy(() -> ThreeLights.joined(wrongOrder, Map.of(), LAG)).isInstanceOf(QuantityException.class);
+        // Shorter than the lag: no light, and no number that is none.
+        LampLag longer = LampLag.ofSeconds(2);
+        List<ExposureStep> dark = lights(false).split(print(0.1, LocalWork.none(), false));
+        assertThat(ThreeLights.joined(dark, Map.of(), longer).received().get(1)).isZero();
         List<ExposureStep> two = thirds.subList(0, 2);
         assertThatThrownBy(() -> ThreeLights.joined(two, Map.of(), LAG))
                 .isInstanceOf(QuantityException.class)

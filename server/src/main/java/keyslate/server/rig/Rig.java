@@ -302,9 +302,13 @@ public record Rig(
         return LampLag.ofSeconds(knownLag().figure());
     }
 
-    /** The same as they are set, lag included; beyond the timer's end the time itself. */
+    /** The same as they are set for each press, lag included; beyond the timer's end the time itself. */
     public Optional<AdditiveHead.Times> thirdsSet() {
-        return thirds().map(t -> new AdditiveHead.Times(set(t.red()), set(t.green()), set(t.blue())));
+        double share = 1.0 / exposure().presses();
+        return thirds().map(t -> new AdditiveHead.Times(
+                set(t.red().times(share)),
+                set(t.green().times(share)),
+                set(t.blue().times(share))));
     }
 
     private ExposureTime set(ExposureTime received) {

@@ -2,12 +2,16 @@ package keyslate.server.transfer;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import keyslate.core.exposure.LampLag;
+import keyslate.core.quantity.QuantityException;
 import keyslate.core.script.ExposureStep;
 import keyslate.core.script.Phase;
+import keyslate.core.script.ThreeLights;
 import keyslate.server.medium.Media;
 import keyslate.server.sheet.SheetKinds;
 import keyslate.server.transfer.SlateFile.FileDecision;
@@ -98,10 +102,20 @@ class FileChecks {
                 throw FileReader.damaged("the script of a sheet in it cannot be");
             }
         }
+        checkLights(exposed);
         checkPieces(sheet, exposed);
         int steps = sheet.steps().size();
         if (sheet.lamp().stream().anyMatch(l -> l.step() < 1 || l.step() > steps)) {
             throw FileReader.damaged("its lamp was on for a step that is not there");
+        }
+    }
+
+    /** What is given in three lights has all three, one after another. */
+    private static void checkLights(ExposedSheet exposed) {
+        try {
+            ThreeLights.joined(exposed.steps(), Map.of(), LampLag.NONE);
+        } catch (QuantityException e) {
+            throw FileReader.damaged("the script of a sheet in it cannot be");
         }
     }
 

@@ -150,6 +150,10 @@ class ThreeLightsHttpTest extends OnATestSlate {
         String file = http().get("/api/slates/" + slate + "/export").text();
         assertThat(file).contains("green 0.4 of 0/50/40");
         http().send("DELETE", "/api/slates/" + slate, "");
+        for (String torn : List.of("blue 0.25 of 0/50/40", "green 0.4 of 0/50/40")) {
+            String other = file.replace(torn, "red 0.5 of 0/50/40");
+            assertThat(http().send("POST", "/api/imports", other).status()).isEqualTo(422);
+        }
         Answer back = http().send("POST", "/api/imports", file);
         assertThat(back.status()).as(back.text()).isLessThan(300);
     }

@@ -224,7 +224,7 @@ public final class SheetRepository {
         return database.sql()
                 .sql("SELECT taught.value FROM decision, json_each(decision.seen, '$.taught') AS taught"
                         + " WHERE decision.kind = 'CAST' AND decision.slate_id <> ? AND decision.made_at < ?"
-                        + " AND json_extract(taught.value, '$.way') = ? AND json_extract(taught.value, '$.kit') = ?"
+                        + " AND json_extract(taught.value, '$.way') = ? AND json_extract(taught.value, '$.kit') = ? COLLATE NOCASE"
                         + " ORDER BY decision.made_at DESC LIMIT 1")
                 .params(butSlateId, before, way, kit)
                 .query((row, n) -> Json.read(row.getString(1), Taught.class))
