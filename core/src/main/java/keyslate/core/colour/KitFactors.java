@@ -11,7 +11,7 @@ import keyslate.core.quantity.FilterShift;
  * @param yellowSide yellow cast for a point of magenta
  */
 public record KitFactors(CastWay way, Known magenta, Known magentaSide, Known yellowSide, Known yellow) {
-    private static final double DRIFT = 0.1;
+    private static final double DRIFT = 0.05;
     private static final double SIDE_DRIFT = 0.5;
 
     /**
@@ -34,7 +34,7 @@ public record KitFactors(CastWay way, Known magenta, Known magentaSide, Known ye
         return new KitFactors(way, own, side, side, own);
     }
 
-    /** As they are believed on the next slate: in another light and on another print they may be off by a tenth more, and are never less known than with no look at all (COL-46). */
+    /** As they are believed on the next slate: in another light and on another print they may be off by a twentieth more, and are never less known than with no look at all (COL-46). */
     public KitFactors onAnotherSlate() {
         KitFactors unknown = believed(way);
         double open = DRIFT * way.trust().shown();
