@@ -1,8 +1,8 @@
 package keyslate.core.colour;
 
 /**
- * A way to tell a cast, with what is believed of it before anything is known (95 % limits are twice these figures). Choice of this program, COL-28. Viewing filters, names,
- * pieces and pictures are measured in {@code ./slate trial}, whose darkrooms do not have these very figures; meters are not.
+ * A way to tell a cast, with what is believed of it before anything is known (95 % limits are twice these figures). Choice of this program, COL-28. All are measured in
+ * {@code ./slate trial}, whose darkrooms do not have these very figures.
  */
 public enum CastWay {
     /** The filter of a kit through which grey is grey: kits differ by more than two in what their numbers mean (COL-06). */

@@ -132,6 +132,7 @@ public final class Trial {
                         foreign("colour-named-cast", Advice.STATION, byEye(ColourByEye.Way.BY_NAME)),
                         foreign("colour-pieces", Advice.STATION, byEye(ColourByEye.Way.PIECES)),
                         foreign("colour-ring-around", Advice.STATION, byEye(ColourByEye.Way.RING_AROUND)),
+                        foreign("colour-meter", Advice.STATION, byEye(ColourByEye.Way.METER)),
                         foreign("colour-scan", Advice.CORE_ONLY, ColourByScan::follow))
                 .map(m -> new Result(m.name(), m.advice(), runs, figures(m, runs, seed)))
                 .toList();
@@ -172,6 +173,7 @@ public final class Trial {
                 byEye("colour-ring-around", Advice.STATION, ColourByEye.Way.RING_AROUND, steady),
                 byEye("colour-grey-card", Advice.STATION, ColourByEye.Way.BESIDE_A_CARD, steady),
                 byEye("colour-picture", Advice.STATION, ColourByEye.Way.PICTURE, steady),
+                byEye("colour-meter", Advice.STATION, ColourByEye.Way.METER, steady),
                 hard("colour-far-negatives", TestedColour.Negatives.FAR, steady),
                 hard("colour-mixed-light", TestedColour.Negatives.MIXED_LIGHT, steady),
                 new Method("colour-scan", Advice.CORE_ONLY, SCAN_PIECES, s -> colour(s, steady, ColourByScan::follow)),

@@ -7,9 +7,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import keyslate.core.trial.Trial.Advice;
 import keyslate.core.trial.Trial.Figures;
 import keyslate.core.trial.Trial.Result;
+import keyslate.core.trial.printer.ColourByEye;
+import keyslate.core.trial.world.TestedColour;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -42,6 +45,7 @@ class TrialTest {
                         "colour-ring-around",
                         "colour-grey-card",
                         "colour-picture",
+                        "colour-meter",
                         "colour-far-negatives",
                         "colour-mixed-light",
                         "colour-scan",
@@ -120,6 +124,22 @@ class TrialTest {
         assertThat(BenchTrial.inColour(3, 2, 9)).isEqualTo(BenchTrial.inColour(3, 2, 9));
     }
 
+    /** Although it was never read for such a scene. */
+    @Test
+    void aMeterBeforeTheFirstStripSavesPaper() {
+        assertThat(pieces(ColourByEye.Way.METER)).isLessThan(pieces(ColourByEye.Way.VIEWING_FILTERS) - 0.2);
+    }
+
+    private static double pieces(ColourByEye.Way way) {
+        return IntStream.range(0, 40)
+                .mapToObj(seed -> new TestedColour(seed, TestedColour.Kind.USUAL))
+                .mapToInt(room -> ColourByEye.follow(room, way, ColourByEye.Bench.NEW)
+                        .stood()
+                        .size())
+                .average()
+                .orElseThrow();
+    }
+
     @Test
     void aForeignWorldIsAskedForTheMainMethods() {
         assertThat(Trial.foreign(10, 1))
@@ -132,6 +152,7 @@ class TrialTest {
                         "colour-named-cast",
                         "colour-pieces",
                         "colour-ring-around",
+                        "colour-meter",
                         "colour-scan");
     }
 

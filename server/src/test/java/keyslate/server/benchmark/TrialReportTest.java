@@ -16,7 +16,7 @@ class TrialReportTest {
         assertThat(text).endsWith("\n").containsOnlyOnce("\n");
         JsonNode report = JsonMapper.shared().readTree(text);
         assertThat(report.propertyNames()).containsExactly("methods");
-        assertThat(report.get("methods").size()).isEqualTo(26);
+        assertThat(report.get("methods").size()).isEqualTo(27);
         for (JsonNode method : report.get("methods")) {
             assertThat(method.propertyNames())
                     .containsExactly(

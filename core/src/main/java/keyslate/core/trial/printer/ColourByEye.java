@@ -17,6 +17,7 @@ import keyslate.core.colour.NeutralSpot;
 import keyslate.core.colour.PiecePick;
 import keyslate.core.colour.RingAround;
 import keyslate.core.colour.RingAround.Exposed;
+import keyslate.core.colour.SceneOffset;
 import keyslate.core.exposure.CheckStrip;
 import keyslate.core.exposure.PatchPick;
 import keyslate.core.exposure.TimeEvidence;
@@ -56,6 +57,8 @@ public final class ColourByEye {
         PIECES,
         /** Seven: the pack and six about it. */
         RING_AROUND,
+        /** A meter at the board before the first strip, then viewing filters. */
+        METER,
         /** A spot measured in a picture of each strip, at the patch of the right density. */
         PICTURE
     }
@@ -119,6 +122,10 @@ public final class ColourByEye {
         this.standing = bench.start();
         looks.add(bench.firstPack());
         colour = CastEvidence.weighed(looks, bench.known());
+        if (way == Way.METER) {
+            looks.add(metered());
+            restand();
+        }
     }
 
     /** Until the advice says done. */
@@ -200,11 +207,24 @@ public final class ColourByEye {
     private CastLook look(Exposed patch) {
         return switch (way) {
             case PICTURE -> measured(patch);
-            case VIEWING_FILTERS -> KitLook.at(patch.pack(), darkroom.throughKit(patch));
+            case VIEWING_FILTERS, METER -> KitLook.at(patch.pack(), darkroom.throughKit(patch));
             case BESIDE_A_CARD ->
                 KitLook.at(patch.pack(), darkroom.throughKitBesideCard(patch)).against(Against.CARD);
             default -> named(patch);
         };
+    }
+
+    /** As the station takes it (COL-41), with no print of such a scene yet. */
+    private CastLook metered() {
+        FilterPack asked = darkroom.metered();
+        FilterPack stood = standing.pack();
+        SceneOffset offset = SceneOffset.of(List.of());
+        return CastLook.of(
+                        stood,
+                        asked.inMagenta() - asked.inCyan() - (stood.inMagenta() - stood.inCyan()),
+                        asked.inYellow() - asked.inCyan() - (stood.inYellow() - stood.inCyan()),
+                        CastWay.METER)
+                .open(offset.openPoints());
     }
 
     private CastLook measured(Exposed patch) {

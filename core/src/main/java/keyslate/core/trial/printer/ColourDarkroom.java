@@ -30,6 +30,9 @@ public interface ColourDarkroom {
     /** How much too dark a whole print is, stops. */
     double tooDark(Exposed print);
 
+    /** The pack that a colour meter asks for, read at the board before any paper was used, on a kind of scene that it was never read for. */
+    FilterPack metered();
+
     /** A scan of the print. */
     Scanned scan(Exposed print);
 }

@@ -13,6 +13,7 @@ import keyslate.core.colour.KitLook.Through;
 import keyslate.core.colour.Layers;
 import keyslate.core.colour.NamedCast;
 import keyslate.core.colour.NamedCast.Picture;
+import keyslate.core.colour.NeutralRemoval;
 import keyslate.core.colour.RingAround.Exposed;
 import keyslate.core.colour.ViewingLight;
 import keyslate.core.darkroom.ColourPrint;
@@ -20,6 +21,7 @@ import keyslate.core.darkroom.Scanner;
 import keyslate.core.darkroom.ToneEncoding;
 import keyslate.core.numeric.Bisection;
 import keyslate.core.quantity.FilterPack;
+import keyslate.core.quantity.FilterShift;
 import keyslate.core.quantity.Stops;
 import keyslate.core.trial.printer.ColourDarkroom;
 import keyslate.core.trial.printer.ColourStart;
@@ -49,6 +51,10 @@ public final class TestedColour implements ColourDarkroom {
     /** A piece that looks less than this many times as far from neutral as the nearest one is picked beside it. */
     private static final double NEARLY = 1.35;
 
+    /** What a scene integrates to may be so far from grey, and a meter is good to so much, points. */
+    private static final double SCENE_POINTS = 12;
+
+    private static final double METER_POINTS = 2.5;
     private static final int MOST_PICKED = 3;
     private static final double NO_DYE = 0.04;
     private static final int PATCH_SIDE = 24;
@@ -250,6 +256,29 @@ public final class TestedColour implements ColourDarkroom {
     @Override
     public double tooDark(Exposed print) {
         return eye.tooDark(stopsTooDark(print));
+    }
+
+    /** What prints the card neutral, off by what the scene's own colours add up to, and by the meter's own error. */
+    @Override
+    public FilterPack metered() {
+        SplittableRandom random = new SplittableRandom(~scanSeed);
+        FilterShift off = FilterShift.of(
+                0,
+                random.nextDouble(-SCENE_POINTS, SCENE_POINTS) + random.nextDouble(-METER_POINTS, METER_POINTS),
+                random.nextDouble(-SCENE_POINTS, SCENE_POINTS) + random.nextDouble(-METER_POINTS, METER_POINTS));
+        return NeutralRemoval.of(neutral().toShift().plus(off)).pack();
+    }
+
+    /** The pack that prints the card neutral. */
+    private FilterPack neutral() {
+        FilterPack pack = FilterPack.of(0, 50, 50);
+        for (int i = 0; i < HALVINGS; i++) {
+            Layers dyes = card(pack, rightSeconds(pack)).amounts();
+            FilterShift cast = FilterShift.of(0, dyes.green() - dyes.red(), dyes.blue() - dyes.red())
+                    .times(POINTS_PER_DYE / BANDS_PER_POINT);
+            pack = NeutralRemoval.of(pack.toShift().plus(cast)).pack();
+        }
+        return pack;
     }
 
     @Override
