@@ -89,10 +89,19 @@ public record ThreeLights(AdditiveHead head, TimerSteps timer, LampLag lag, Sett
         List<Phase> phases = scaled(step, times, lag);
         double wanted = phases.stream().mapToDouble(Phase::seconds).sum();
         ExposureTime set = timer.nearest(ExposureTime.ofSeconds(wanted)).time();
-        Phase last = phases.get(phases.size() - 1);
-        phases.set(phases.size() - 1, last.lasting(last.seconds() + set.inSeconds() - wanted));
+        roundUp(phases, set.inSeconds() - wanted);
         return new ExposureStep(
                 place, step.piece(), light, step.opening(), set, step.presses(), phases, List.of(Cue.CHANGE_LIGHT));
+    }
+
+    /** The last phase takes the rounding up; one that is shorter than that goes into the one before. */
+    private static void roundUp(List<Phase> phases, double rounding) {
+        double left = rounding;
+        while (phases.size() > 1 && phases.get(phases.size() - 1).seconds() + left <= 0) {
+            left += phases.remove(phases.size() - 1).seconds();
+        }
+        Phase last = phases.remove(phases.size() - 1);
+        phases.add(last.lasting(last.seconds() + left));
     }
 
     /** Every phase so many times as long but for the lag in the first, and but for those in which everything is covered. */

@@ -152,6 +152,18 @@ class ThreeLightsTest {
     }
 
     @Test
+    void aLastPhaseShorterThanTheRoundingGoesIntoTheOneBefore() {
+        List<Phase> phases = List.of(
+                Phase.holding(5.0, List.of()), Phase.holding(3.0, List.of("kiln")), Phase.holding(0.01, List.of()));
+        ExposureStep step = new ExposureStep(1, 1, PACK, 8, ExposureTime.ofSeconds(8.01), 1, phases, List.of());
+        for (ExposureStep third : lights(false).split(List.of(step))) {
+            double sum = third.phases().stream().mapToDouble(Phase::seconds).sum();
+            assertThat(sum).isCloseTo(third.set().inSeconds(), within(1e-9));
+            assertThat(third.phases()).allMatch(p -> p.seconds() > 0).hasSizeBetween(2, 3);
+        }
+    }
+
+    @Test
     void aThirdBeyondTheTimersEndIsRefused() {
         List<ExposureStep> longest = print(600, LocalWork.none(), false);
         ThreeLights lights = lights(false);
