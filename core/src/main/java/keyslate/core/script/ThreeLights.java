@@ -28,6 +28,8 @@ public record ThreeLights(AdditiveHead head, TimerSteps timer, LampLag lag, Sett
     private static final int LIGHTS = Primary.values().length;
     /** Lights that differ by more were not all given. */
     private static final double SAME_SHARE = 0.05;
+    /** Seconds; what is shorter is no phase but a rounding. */
+    private static final double SHORTEST_PHASE = 1e-3;
 
     /**
      * The exposures in their order, numbered anew; those through no pack stay as they are.
@@ -97,7 +99,7 @@ public record ThreeLights(AdditiveHead head, TimerSteps timer, LampLag lag, Sett
     /** The last phase takes the rounding up; one that is shorter than that goes into the one before. */
     private static void roundUp(List<Phase> phases, double rounding) {
         double left = rounding;
-        while (phases.size() > 1 && phases.get(phases.size() - 1).seconds() + left <= 0) {
+        while (phases.size() > 1 && phases.get(phases.size() - 1).seconds() + left < SHORTEST_PHASE) {
             left += phases.remove(phases.size() - 1).seconds();
         }
         Phase last = phases.remove(phases.size() - 1);
