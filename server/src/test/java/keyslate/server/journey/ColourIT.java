@@ -140,6 +140,11 @@ class ColourIT extends JourneyTest {
                 BrowserContext window = newContext(killed.address())) {
             Printer printer = new Printer(window.newPage());
             printer.startsSlate("5", "Slips", "");
+            // So long that the lamp still burns when the application is killed, however slow the machine.
+            printer.presses("Base exposure");
+            printer.enters("Base exposure", "90");
+            assertThat(printer.button("Base exposure")).containsText("90");
+            printer.page().keyboard().press("Escape");
             printer.goesTo("Test");
             printer.goesDark();
             printer.page().waitForURL("**/runs/**");
