@@ -63,7 +63,8 @@ export function EnlargerColumn(props: { slate: SlateView; edit: SlateChange<Reci
             )}
           </span>
         }
-        differs={differs("light")}
+        // Under a second line there is no room for it; the cord has it too.
+        differs={base.pack && base.dials !== undefined ? undefined : differs("light")}
       >
         {(close) => (
           <>

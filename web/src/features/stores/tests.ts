@@ -375,7 +375,7 @@ const THREE_LIGHTS: Test = {
   steps: [
     "Left empty: a quarter of white light each. As long as a recipe stays on this head, nothing hangs on it.",
     "To bring packs from another head: print one grey there, then find the three times that print the same grey here.",
-    "One line for each match: 0/48/58 14 = 12.1 8.0 9.3. Shares that are known are one line: 0.25, 0.25, 0.25.",
+    "One line for each match: 0/48/58 14 = 56 16.4 14.5. Shares that are known are one line: 0.25, 0.25, 0.25.",
     "A head with a timer of its own has one for each light. Filters held under the lens by hand: not while the lamp is hot.",
   ],
   reading: "",
@@ -383,7 +383,7 @@ const THREE_LIGHTS: Test = {
   rows: [],
   text: {
     label: "Matches, or the shares of red, green and blue",
-    hint: "0/48/58 14 = 12.1 8.0 9.3",
+    hint: "0/48/58 14 = 56 16.4 14.5",
     always: true,
   },
   asked: (id, _standing, _taken, _once, typed) => ({

@@ -1,5 +1,7 @@
 package keyslate.core.colour;
 
+import java.util.List;
+import keyslate.core.numeric.StudentT;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterPack;
@@ -17,6 +19,7 @@ public record AdditiveHead(double red, double green, double blue) {
     public static final AdditiveHead USUAL = new AdditiveHead(0.25, 0.25, 0.25);
 
     private static final double POINTS = 100;
+    private static final double FINEST = 1e4;
 
     public AdditiveHead {
         red = share("red share", red);
@@ -91,5 +94,47 @@ public record AdditiveHead(double red, double green, double blue) {
                 seconds
                         * Math.pow(10, -set.layerDensity(pack, 2))
                         / match.blue().inSeconds());
+    }
+
+    /**
+     * Shares by several matches.
+     *
+     * @param limit 95 % limit of the share that is known least, as a part of it; 0 where one match alone cannot tell
+     */
+    public record Found(AdditiveHead head, double limit) {}
+
+    /**
+     * What several matches say together: the mean of their logarithms, the limit by their spread with Student's t, as in CAL-07.
+     *
+     * @param matches at least one
+     */
+    public static Found together(List<AdditiveHead> matches) {
+        Check.count("matches", matches.size(), 1, 100);
+        double[] means = new double[Primary.values().length];
+        double limit = 0;
+        for (Primary primary : Primary.values()) {
+            double mean = matches.stream()
+                    .mapToDouble(m -> Math.log(m.share(primary)))
+                    .average()
+                    .orElseThrow();
+            means[primary.ordinal()] = Math.exp(mean);
+            int freedom = matches.size() - 1;
+            if (freedom > 0) {
+                double squares = matches.stream()
+                        .mapToDouble(m -> Math.pow(Math.log(m.share(primary)) - mean, 2))
+                        .sum();
+                limit = Math.max(limit, StudentT.limit(freedom) * Math.sqrt(squares / freedom / matches.size()));
+            }
+        }
+        return new Found(new AdditiveHead(means[0], means[1], means[2]).asKept(), limit);
+    }
+
+    /** To a ten-thousandth, as the record of a sheet has them. */
+    public AdditiveHead asKept() {
+        return new AdditiveHead(kept(red), kept(green), kept(blue));
+    }
+
+    private static double kept(double share) {
+        return Math.rint(share * FINEST) / FINEST;
     }
 }

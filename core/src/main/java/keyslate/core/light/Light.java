@@ -65,7 +65,7 @@ public sealed interface Light {
      * @param pack what the three together print as, in ideal points to a tenth
      */
     record Third(Primary primary, double share, FilterPack pack) implements Light {
-        private static final Pattern WRITTEN = Pattern.compile("(red|green|blue) (\\d(?:\\.\\d+)?) of (.+)");
+        private static final Pattern WRITTEN = Pattern.compile("(red|green|blue) (\\d(?:\\.\\d+)?) of ([\\d.,/\\s]+)");
         private static final double FINEST_SHARE = 1e4;
         private static final double TENTH = 10;
 

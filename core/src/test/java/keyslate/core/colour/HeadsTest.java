@@ -15,6 +15,7 @@ import keyslate.core.colour.GelPack.Colour;
 import keyslate.core.colour.GelPack.Gel;
 import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterPack;
+import keyslate.core.quantity.QuantityException;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -117,5 +118,17 @@ class HeadsTest {
     void sharesThatAreNoneAreRefused() {
         assertThatThrownBy(() -> new AdditiveHead(0, 0.5, 0.5)).hasMessageContaining("red share");
         assertThatThrownBy(() -> new AdditiveHead(0.5, 1.2, 0.5)).hasMessageContaining("green share");
+    }
+
+    /** Two matches a hundredth apart to either side: t of one degree is 12.7. */
+    @Test
+    void matchesTogetherSayHowSureTheyAre() {
+        AdditiveHead one = new AdditiveHead(0.25 * 1.01, 0.4, 0.3);
+        AdditiveHead other = new AdditiveHead(0.25 / 1.01, 0.4, 0.3);
+        AdditiveHead.Found found = AdditiveHead.together(List.of(one, other));
+        assertThat(found.head()).isEqualTo(new AdditiveHead(0.25, 0.4, 0.3));
+        assertThat(found.limit()).isCloseTo(12.706 * Math.log(1.01), within(1e-3));
+        assertThat(AdditiveHead.together(List.of(one)).limit()).isZero();
+        assertThatThrownBy(() -> AdditiveHead.together(List.of())).isInstanceOf(QuantityException.class);
     }
 }

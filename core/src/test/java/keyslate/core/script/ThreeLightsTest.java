@@ -147,6 +147,8 @@ class ThreeLightsTest {
             assertThat(Light.of(third.light().notation())).isEqualTo(third.light());
         }
         assertThatThrownBy(() -> Light.of("red 0.25 of grade 2")).isInstanceOf(QuantityException.class);
+        String nested = "red 1 of ".repeat(20_000) + "0/30/20";
+        assertThatThrownBy(() -> Light.of(nested)).isInstanceOf(QuantityException.class);
         assertThatThrownBy(() -> Light.of("red 1.5 of 0/30/20")).isInstanceOf(QuantityException.class);
         assertThatThrownBy(() -> Light.of("red 0.25 of 0/30/20").toPack()).isInstanceOf(QuantityException.class);
     }

@@ -22,7 +22,7 @@ public final class HeadAsked {
     /**
      * The lights of an additive head.
      *
-     * @param lines one line "0.25, 0.25, 0.25", what red, green and blue light give their layers of what white light does; or matches, a line each, "0/48/58 14 = 12.1 8.0 9.3", a pack with its time and the seconds of three lights that print the same grey; a quarter each when left out
+     * @param lines one line "0.25, 0.25, 0.25", what red, green and blue light give their layers of what white light does; or matches, a line each, "0/48/58 14 = 56 16.4 14.5", a pack with its time and the seconds of three lights that print the same grey; a quarter each when left out
      * @param keep whether it is to count from now on
      */
     public record LightsAsked(

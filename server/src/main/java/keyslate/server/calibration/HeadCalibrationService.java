@@ -42,17 +42,9 @@ class HeadCalibrationService {
     /** What its owner says of a head is good to so much, 95 %. */
     private static final Layers BY_WORD = new Layers(0.05, 0.05, 0.05);
 
-    /** Shares of three lights by word, by one match, and by default, of themselves, 95 %. */
-    private static final double SHARE_BY_WORD = 0.05;
-
-    private static final double SHARE_BY_MATCH = 0.10;
-    /** As fine as a sheet's record has them. */
-    private static final double FINEST_SHARES = 1e4;
-
-    private static final double SHARE_BY_DEFAULT = 0.50;
     private static final Shares UNKNOWN_LIGHTS = new Shares(
             AdditiveHead.USUAL,
-            SHARE_BY_DEFAULT,
+            0,
             Constant.ENTERED,
             "A quarter each until a match tells: as long as a recipe stays on this head, nothing hangs on it.");
 
@@ -129,7 +121,7 @@ class HeadCalibrationService {
                 List.of());
     }
 
-    /** The shares of three lights, and how far off they may be, of themselves, 95 %. */
+    /** The shares of three lights; how far off they may be, of themselves, 95 %, by how several matches scatter, and 0 where nothing tells. */
     private record Shares(AdditiveHead lights, double limit, String source, String why) {}
 
     CalibrationView lights(String enlargerId, LightsAsked asked) {
@@ -164,28 +156,23 @@ class HeadCalibrationService {
             return UNKNOWN_LIGHTS;
         }
         if (lines.size() == 1 && !lines.get(0).contains("=")) {
-            return new Shares(lights(three(lines.get(0), 1)), SHARE_BY_WORD, Constant.ENTERED, "Your own shares.");
+            return new Shares(lights(three(lines.get(0), 1)), 0, Constant.ENTERED, "Your own shares.");
         }
-        double[] logs = new double[Primary.values().length];
+        List<AdditiveHead> matches = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
-            AdditiveHead one = match(lines.get(i), i + 1);
-            for (Primary p : Primary.values()) {
-                logs[p.ordinal()] += Math.log(one.share(p)) / lines.size();
-            }
+            matches.add(match(lines.get(i), i + 1));
         }
+        AdditiveHead.Found found = AdditiveHead.together(matches);
         return new Shares(
-                lights(Arrays.stream(logs).map(Math::exp).boxed().toList()),
-                SHARE_BY_MATCH / Math.sqrt(lines.size()),
+                found.head(),
+                found.limit(),
                 Constant.MEASURED,
                 "From " + (lines.size() == 1 ? "one match" : lines.size() + " matches")
                         + " of white light through a pack with the three lights on one grey.");
     }
 
     private static AdditiveHead lights(List<Double> shares) {
-        List<Double> kept = shares.stream()
-                .map(s -> Math.rint(s * FINEST_SHARES) / FINEST_SHARES)
-                .toList();
-        return new AdditiveHead(kept.get(0), kept.get(1), kept.get(2));
+        return new AdditiveHead(shares.get(0), shares.get(1), shares.get(2)).asKept();
     }
 
     private static List<Double> three(String words, int number) {
@@ -205,7 +192,7 @@ class HeadCalibrationService {
             throw Check.infeasible(
                     "lines",
                     "line " + number
-                            + " needs a pack with its time, and the seconds of three lights: 0/48/58 14 = 12.1 8.0 9.3");
+                            + " needs a pack with its time, and the seconds of three lights: 0/48/58 14 = 56 16.4 14.5");
         }
         Side white = side(sides[0], number);
         List<ExposureTime> seconds = three(sides[1], number).stream()

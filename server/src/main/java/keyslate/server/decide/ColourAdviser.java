@@ -101,7 +101,7 @@ class ColourAdviser implements Adviser {
         rests.addAll(evidence.saysOf(Tone.MIDDLE));
         rests.add(Readings.together(read));
         return new VerdictView(
-                "Set " + Show.seconds(read.time().inSeconds()) + " at "
+                "Set " + strip.now().timeInWords(strip.now().light(), read.time()) + " at "
                         + strip.now().light().notation() + ".",
                 "The density is right there. Look at its colour next: a cast is judged on the patch of the right density.",
                 rests,
@@ -133,7 +133,8 @@ class ColourAdviser implements Adviser {
         return new VerdictView(
                 darker == 0
                         ? "Nothing to change."
-                        : "Give " + Show.stops(Stops.of(darker)) + ": " + Show.seconds(time.inSeconds()) + ".",
+                        : "Give " + Show.stops(Stops.of(darker)) + ": "
+                                + print.onItsPaper().timeInWords(print.before().light(), time) + ".",
                 darker == 0
                         ? "Accept this print, say how the next one should differ, or judge its colour at Colour."
                         : "The whole print " + (darker > 0 ? "darker by " : "lighter by ")

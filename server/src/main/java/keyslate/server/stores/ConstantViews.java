@@ -277,11 +277,7 @@ public final class ConstantViews {
                         c.value().places().stream()
                                 .map(p -> String.format(Locale.ROOT, "%s %.3f", p.at(), p.value()))
                                 .collect(Collectors.joining(", ")),
-                        "± "
-                                + Math.round(100
-                                        * c.value().places().get(0).limit()
-                                        / c.value().places().get(0).value())
-                                + " %");
+                        limitOfLights(c));
             case PACK_TIMES -> {
                 PackTimes times = PackConstants.times(c.value());
                 Layers limits = PackConstants.limits(c.value());
@@ -326,6 +322,12 @@ public final class ConstantViews {
                         .collect(Collectors.joining(", ", colour.name().toLowerCase(Locale.ROOT) + " ", "")))
                 .filter(words -> !words.endsWith(" "))
                 .collect(Collectors.joining("; "));
+    }
+
+    /** By how several matches scatter; none where nothing tells. */
+    private static @Nullable String limitOfLights(Constant c) {
+        StoredConstant.Place red = c.value().places().get(0);
+        return red.limit() == 0 ? null : "± " + Math.round(100 * red.limit() / red.value()) + " %";
     }
 
     private static String factors(PackTimes times) {

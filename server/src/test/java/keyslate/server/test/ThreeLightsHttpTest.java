@@ -126,11 +126,12 @@ class ThreeLightsHttpTest extends OnATestSlate {
         List<Double> received = figures(strip.get("patches"), "givenSeconds");
         assertThat(received).hasSize(5);
         JsonNode told = proposal(strip, Map.of("rightAt", 2));
+        assertThat(told.get("headline").asString()).contains(" s red, ", " s green, ", " s blue at 0/50/40");
         assertThat(told.get("seconds").asDouble())
                 .isCloseTo(strip.get("patches").get(2).get("givenSeconds").asDouble(), within(0.3));
     }
 
-    /** White light of 14 s through 0/48/58, and 12.1, 8 and 9.3 s of the three: shares by the layers' densities (COL-34). */
+    /** White light of 14 s through 0/48/58, and 56, 16.4 and 14.5 s of the three: shares by the layers' densities (COL-34). */
     @Test
     void sharesAreFoundByAMatch() {
         JsonNode found = ok(said("0/48/58 14 = 56 16.4 14.5\n0/48/58 14 = 56 16.4 14.5"));
