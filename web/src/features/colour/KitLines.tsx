@@ -1,10 +1,20 @@
 import { Button } from "antd";
 import { useState } from "react";
+import { Link } from "react-router";
 import type { Schemas } from "../../shared/api/client";
 import { Ways } from "../../shared/ui/Choice";
 import { TextField } from "../../shared/ui/TextField";
 import { number } from "../../shared/units/format";
-import { FACTORS, type Kit, type Says, USUAL_STRENGTHS, strengthsOf, useKeepKit } from "./kit";
+import {
+  FACTORS,
+  type Kit,
+  type KnownKit,
+  type Says,
+  USUAL_STRENGTHS,
+  isKnown,
+  strengthsOf,
+  useKeepKit,
+} from "./kit";
 
 /** In points as they stand on the filters: the server counts as if all kits said their strength. */
 export function Learned({ taught, says }: { taught: Schemas["KitView"]; says: Says }) {
@@ -24,7 +34,7 @@ const FIRST_NAME = "My kit";
 export function KitQuestion({ kits }: { kits: readonly Kit[] }) {
   const [asking, setAsking] = useState(false);
   const kit = kits[0];
-  if (!asking && kit !== undefined) {
+  if (!asking && kit && isKnown(kit)) {
     return (
       <p className="field-hint">
         {kit.name}{" "}
@@ -41,25 +51,35 @@ export function KitQuestion({ kits }: { kits: readonly Kit[] }) {
   return <KitForm kits={kits} onDone={() => setAsking(false)} />;
 }
 
-/** Another kit of the bench, or one that is entered; what each has taught is kept under its name. */
+/** Another kit of the shelf, or one that is entered; what each has taught is kept under its name. */
 function KitForm({ kits, onDone }: { kits: readonly Kit[]; onDone: () => void }) {
   const keep = useKeepKit();
-  const [name, setName] = useState(kits.length === 0 ? FIRST_NAME : "");
+  const unsaid = kits[0] !== undefined && !isKnown(kits[0]) ? kits[0].name : "";
+  const [name, setName] = useState(kits.length === 0 ? FIRST_NAME : unsaid);
   const [strengths, setStrengths] = useState(USUAL_STRENGTHS.join(", "));
   const read = strengthsOf(strengths);
-  const take = (kit: Kit) => keep.mutate(kit, { onSuccess: onDone });
+  const take = (kit: KnownKit) => keep.mutate(kit, { onSuccess: onDone });
   const error = keep.error;
   return (
     <>
       <h3>{kits.length === 0 ? "What stands on your viewing filters?" : "Which kit?"}</h3>
       {kits.length > 0 && (
-        <div className="kits">
-          {kits.map((kit) => (
-            <Button key={kit.name} size="small" onClick={() => take(kit)}>
-              {kit.name}
-            </Button>
-          ))}
-        </div>
+        <>
+          <div className="kits">
+            {kits.map((kit) => (
+              <Button
+                key={kit.name}
+                size="small"
+                onClick={() => (isKnown(kit) ? take(kit) : setName(kit.name))}
+              >
+                {kit.name}
+              </Button>
+            ))}
+          </div>
+          <p className="field-hint">
+            They stand on the shelf at <Link to="/stores">Stores</Link>. Or enter another:
+          </p>
+        </>
       )}
       <TextField label="Its name" value={name} longest={40} error={error?.at("/name")} onChange={setName} />
       <TextField

@@ -9,6 +9,7 @@ const FACTS: readonly Fact[] = [
   { name: "marksPerStop", label: "Clicks", as: "choice", options: [], first: "2" },
   { name: "pieces", label: "Pieces", as: "number" },
   { name: "dials", label: "Dials", as: "yes" },
+  { name: "strengths", label: "Strengths", as: "numbers" },
 ];
 
 describe("the form of a thing", () => {
@@ -20,6 +21,15 @@ describe("the form of a thing", () => {
       longMm: 254,
       marksPerStop: 3,
       dials: true,
+    });
+  });
+
+  it("shows numbers as they are typed", () => {
+    expect(written(FACTS, { strengths: [2.5, 10] }, "in")["strengths"]).toBe("2.5, 10");
+    expect(read(FACTS, { strengths: "5,10,20" }, "in").body["strengths"]).toEqual([5, 10, 20]);
+    expect(read(FACTS, { strengths: " " }, "in").body).not.toHaveProperty("strengths");
+    expect(read(FACTS, { strengths: "5, red" }, "in").problems).toEqual({
+      strengths: "“red” is not a number.",
     });
   });
 

@@ -1,4 +1,5 @@
 import { length, millimetres } from "../../shared/units/length";
+import { parseList } from "../../shared/units/list";
 import { parseQuantity } from "../../shared/units/parse";
 import type { Fact } from "./shelves";
 
@@ -14,6 +15,7 @@ export function written(
     facts.map((fact) => {
       const value = values?.[fact.name] ?? (values ? undefined : fact.first);
       if (value === undefined || value === null) return [fact.name, ""];
+      if (Array.isArray(value)) return [fact.name, value.join(", ")];
       if (fact.as === "length" && typeof value === "number") return [fact.name, length(value, unit)];
       return [fact.name, String(value as string | number | boolean)];
     }),
@@ -36,6 +38,10 @@ export function read(facts: readonly Fact[], texts: Texts, unit: string, isNew =
     } else if (fact.as === "choice" || fact.as === "text") {
       // A new thing's empty text is left to the default; one that stood is emptied.
       if (text !== "" || (fact.as === "text" && !isNew)) body[fact.name] = number(fact, text);
+    } else if (fact.as === "numbers" && text.trim() !== "") {
+      const list = parseList(text, false);
+      if (typeof list === "string") problems[fact.name] = list;
+      else body[fact.name] = list;
     } else if (text.trim() !== "") {
       const parsed = parseQuantity(text);
       if (parsed.kind === "error") problems[fact.name] = parsed.message;

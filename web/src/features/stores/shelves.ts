@@ -5,7 +5,7 @@ import type { Schemas } from "../../shared/api/client";
 export interface Fact {
   name: string;
   label: string;
-  as: "text" | "number" | "length" | "choice" | "yes";
+  as: "text" | "number" | "numbers" | "length" | "choice" | "yes";
   unit?: string;
   options?: readonly { value: string; label: string }[];
   more?: boolean;
@@ -312,7 +312,18 @@ export function shelvesOf(stores: Stores): ShelfOf[] {
       },
       { name: "timeFactor", label: "Time × when one is put in", as: "number", more: true },
     ]),
-    shelf("VIEWING_KIT", "Viewing kits", "viewing kit", "filters", []),
+    shelf("VIEWING_KIT", "Viewing kits", "viewing kit", "filters", [
+      {
+        name: "says",
+        label: "What stands on its filters",
+        as: "choice",
+        options: [
+          { value: "STRENGTH", label: "their strength" },
+          { value: "CORRECTION", label: "the correction" },
+        ],
+      },
+      { name: "strengths", label: "Which strengths are there", as: "numbers", first: "5, 10, 20" },
+    ]),
     shelf("DRUM", "Drums", "drum", "drum", [...SIZE, ...WET]),
     shelf("MACHINE", "Machines", "machine", "drum", [...SIZE, ...WET]),
     shelf("SAFELIGHT", "Safelights", "safelight", "light", []),

@@ -15,7 +15,7 @@ export function useStoresChange<A>(change: (argument: A) => Promise<Stores>) {
       }),
     onSuccess: (stores) => {
       client.setQueryData(["stores"], stores);
-      for (const key of ["slate", "bench"]) void client.invalidateQueries({ queryKey: [key] });
+      for (const key of ["slate", "bench", "kits"]) void client.invalidateQueries({ queryKey: [key] });
     },
   });
 }

@@ -8,6 +8,7 @@ describe("a list of numbers", () => {
     expect(parseList("5; 7,1; 10", false)).toEqual([5, 7.1, 10]);
     expect(parseList("5,5 7,1", false)).toEqual([5.5, 7.1]);
     expect(parseList("4s 6s", true)).toEqual([4, 6]);
+    expect(parseList("5,10,20", false)).toEqual([5, 10, 20]);
   });
 
   it("says what is none", () => {

@@ -60,8 +60,8 @@ public class Darkroom {
     }
 
     @Bean
-    KitRepository kitRepository(Database database) {
-        return new KitRepository(database);
+    KitRepository kitRepository(StoresRepository stores) {
+        return new KitRepository(stores);
     }
 
     @Bean

@@ -122,9 +122,6 @@ class ConstraintsTest extends StoreTest {
             recipe,crop_down,1.1
             recipe,overfill_percent,51.0
             recipe,presses,33
-            viewing_kit,name,''
-            viewing_kit,says,NOTHING
-            viewing_kit,strengths,{
             box_opening,paper_id,none
             box_opening,shut_at,2000
             box_opening,lit_at,2000
@@ -330,7 +327,6 @@ class ConstraintsTest extends StoreTest {
     private Map<String, Object> freshKeys(String table) {
         Map<String, Object> keys = new HashMap<>();
         switch (table) {
-            case "viewing_kit" -> keys.put("name", "Another kit");
             case "area" -> keys.putAll(Map.of("place", 2, "area_key", "b"));
             case "base_part", "step", "event", "scan", "picture_part" -> keys.put("place", 2);
             case "piece" -> keys.put("number", 2);

@@ -15,7 +15,8 @@ import org.junit.jupiter.api.Test;
 
 /** Things that are changed and retired, and what was found of them. */
 class EquipmentTest extends StoreTest {
-    private static final StoredFacts FACTS = new StoredFacts(305.0, 240.0, null, null, null, null, null, null, null);
+    private static final StoredFacts FACTS =
+            new StoredFacts(305.0, 240.0, null, null, null, null, null, null, null, null, null, null);
     private StoresRepository stores;
     private ConstantRepository constants;
 

@@ -52,7 +52,6 @@ final class Samples {
                 .putAll(of("source", "MEASURED", "value", "{}", "readings", "[]", "remark", "", "undone_at", null));
         row("preference", "name", "LENGTH", "value", "cm");
         row("piece_stock", "paper_id", "p", "long_mm", 203.0, "short_mm", 51.0, "pieces", 3);
-        row("viewing_kit", "name", "Own kit", "says", "STRENGTH", "strengths", "[5, 10]", "taken_at", NOW);
         row("box_opening", "id", "o", "paper_id", "p", "opened_at", NOW, "shut_at", NOW, "lit_at", NOW);
         row("slate", "id", "s", "frame_id", "f", "created_at", NOW, "version", 1)
                 .putAll(of(

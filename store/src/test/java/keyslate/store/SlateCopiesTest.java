@@ -39,7 +39,6 @@ class SlateCopiesTest extends StoreTest {
             "preference",
             "piece_stock",
             "box_opening",
-            "viewing_kit",
             "slate_marks"
         }) {
             assertThat(after.get(shared)).as(shared).isEqualTo(before.remove(shared));

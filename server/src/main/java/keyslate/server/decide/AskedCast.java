@@ -126,6 +126,8 @@ final class AskedCast {
         Optional<Kit> kit = kits.find(cast.kit());
         if (kit.isEmpty()) {
             errors.add("/cast/kit", "E_SHAPE", "There is no viewing kit of this name.");
+        } else if (kit.get().says() == null) {
+            errors.add("/cast/kit", "E_SHAPE", "Say what stands on the filters of this kit first.");
         }
         return kit;
     }

@@ -29,6 +29,8 @@ import keyslate.server.decide.DecisionViews.SteadyView;
 import keyslate.server.rig.LightView;
 import keyslate.server.rig.Rig;
 import keyslate.server.sheet.SheetAssembler.OnCord;
+import keyslate.store.bench.Kit;
+import keyslate.store.bench.KitRepository;
 import keyslate.store.json.SeenCast;
 import keyslate.store.json.Taught;
 import keyslate.store.slate.Decision;
@@ -43,8 +45,10 @@ class ColourSoFar {
     private static final List<CastWay> LEARNED = List.of(CastWay.VIEWING_FILTER, CastWay.BY_NAME);
 
     private final SheetRepository sheets;
+    private final KitRepository kits;
 
-    ColourSoFar(SheetRepository sheets) {
+    ColourSoFar(SheetRepository sheets, KitRepository kits) {
+        this.kits = kits;
         this.sheets = sheets;
     }
 
@@ -96,13 +100,18 @@ class ColourSoFar {
     }
 
     private Optional<KitFactors> taughtOf(CastWay way, String kit, Sheet first) {
-        String name = way == CastWay.VIEWING_FILTER ? kit : "";
-        return way == CastWay.VIEWING_FILTER && kit.isEmpty()
+        List<String> names = way == CastWay.VIEWING_FILTER ? names(kit) : List.of("");
+        return names.isEmpty()
                 ? Optional.empty()
-                : sheets.taught(way.name(), name, first.slateId(), first.begunAt())
+                : sheets.taught(way.name(), names, first.slateId(), first.begunAt())
                         .filter(Taught::isWhole)
                         .map(Taught::toCore)
                         .map(KitFactors::onAnotherSlate);
+    }
+
+    /** All names that a kit has or had; none where none is named. */
+    private List<String> names(String kit) {
+        return kit.isEmpty() ? List.of() : kits.find(kit).map(Kit::names).orElse(List.of(kit));
     }
 
     /** Looks with what earlier slates taught. */

@@ -20,24 +20,24 @@ public final class KitViews {
      * A kit.
      *
      * @param name the only one of its name, in whatever case
-     * @param says what stands on its filters
-     * @param strengths points that stand on them, the weakest first
+     * @param says what stands on its filters; left out where nobody said
+     * @param strengths points that stand on them, the weakest first; empty where nobody said
      */
-    public record ViewingKit(String name, Says says, List<Double> strengths) {
+    public record ViewingKit(String name, @Nullable Says says, List<Double> strengths) {
         static ViewingKit of(Kit kit) {
-            return new ViewingKit(kit.name(), Says.valueOf(kit.says()), kit.strengths());
+            return new ViewingKit(kit.name(), kit.says() == null ? null : Says.valueOf(kit.says()), kit.strengths());
         }
     }
 
     /**
      * The kits of a bench.
      *
-     * @param kits the one taken up last first
+     * @param kits those in use, the one in hand first
      */
     public record ViewingKits(List<ViewingKit> kits) {}
 
     /**
-     * A kit as it is entered, or taken up again.
+     * A kit as it is entered, or taken in hand again.
      *
      * @param name 1 to 40 characters; a kit that has it already becomes this one
      * @param says what stands on its filters

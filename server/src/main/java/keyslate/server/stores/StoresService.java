@@ -21,7 +21,6 @@ import keyslate.server.stores.StoresViews.ConstantAsked;
 import keyslate.server.stores.StoresViews.ConstantView;
 import keyslate.server.stores.StoresViews.EnlargerAsked;
 import keyslate.server.stores.StoresViews.EnlargerView;
-import keyslate.server.stores.StoresViews.Facts;
 import keyslate.server.stores.StoresViews.LensAsked;
 import keyslate.server.stores.StoresViews.LensView;
 import keyslate.server.stores.StoresViews.PaperAsked;
@@ -48,7 +47,6 @@ import keyslate.store.bench.StoresRepository;
 import keyslate.store.bench.StoresRepository.PieceStock;
 import keyslate.store.bench.Thing;
 import keyslate.store.json.StoredConstant;
-import keyslate.store.json.StoredFacts;
 import keyslate.store.slate.SheetRepository;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
@@ -65,6 +63,7 @@ public class StoresService {
     private final BoxRepository boxes;
     private final ConstantRepository constants;
     private final SheetRepository sheets;
+    private final Things things;
     private final Rigs rigs;
     private final EquipmentChecks checks;
     private final Suggestions suggestions;
@@ -77,6 +76,7 @@ public class StoresService {
             BoxRepository boxes,
             ConstantRepository constants,
             SheetRepository sheets,
+            Things things,
             Media media,
             Rigs rigs,
             Clock clock,
@@ -86,6 +86,7 @@ public class StoresService {
         this.boxes = boxes;
         this.constants = constants;
         this.sheets = sheets;
+        this.things = things;
         this.rigs = rigs;
         this.checks = new EquipmentChecks(media, practice);
         this.suggestions = new Suggestions(clock);
@@ -107,7 +108,7 @@ public class StoresService {
                 lenses.stream().map(l -> view(l, ConstantViews.of(l, found))).toList();
         List<PaperView> papers = papers(found);
         List<ThingView> things = stores.things().stream()
-                .map(t -> view(t, ConstantViews.of(t, found)))
+                .map(t -> Things.view(t, ConstantViews.of(t, found)))
                 .toList();
         List<ConstantView> all = java.util.stream.Stream.of(
                         enlargers.stream().flatMap(e -> e.constants().stream()),
@@ -216,29 +217,12 @@ public class StoresService {
     }
 
     StoresView add(ThingAsked asked) {
-        FieldErrors errors = new FieldErrors();
-        ThingKind kind =
-                errors.check("/kind", ThingKind.EASEL, () -> EquipmentChecks.oneOf(ThingKind.class, asked.kind()));
-        String name = Texts.checked(errors, "/name", asked.name(), 1, EquipmentChecks.LONGEST_NAME);
-        StoredFacts facts = kind.checked(errors, asked.facts() == null ? noFacts() : asked.facts());
-        errors.throwIfAny();
-        return changed(() -> stores.put(new Thing(Ids.fresh(), kind.name(), name, facts, Clocks.now(clock), null)));
+        return checked(errors -> things.added(errors, asked), (Thing thing) -> stores.put(thing));
     }
 
     StoresView change(String id, ThingAsked asked) {
         Thing before = stores.thing(id).orElseThrow(NotFoundException.of("thing"));
-        FieldErrors errors = new FieldErrors();
-        ThingKind kind = ThingKind.valueOf(before.kind());
-        String name = asked.name() == null
-                ? before.name()
-                : Texts.checked(errors, "/name", asked.name(), 1, EquipmentChecks.LONGEST_NAME);
-        StoredFacts facts = asked.facts() == null ? before.facts() : kind.checked(errors, asked.facts());
-        errors.throwIfAny();
-        return changed(() -> stores.put(new Thing(id, before.kind(), name, facts, before.addedAt(), null)));
-    }
-
-    private static Facts noFacts() {
-        return new Facts(null, null, null, null, null, null, null, null, null);
+        return checked(errors -> things.changed(errors, before, asked), (Thing thing) -> stores.put(thing));
     }
 
     /**
@@ -414,25 +398,5 @@ public class StoresService {
                 .map(ApertureMark::engraved)
                 .toList();
         return new LensView(l.id(), l.name(), l.focalMm(), l.coversMm(), l.marksPerStop(), marks, constants);
-    }
-
-    private static ThingView view(Thing t, List<ConstantView> constants) {
-        StoredFacts f = t.facts();
-        return new ThingView(
-                t.id(),
-                t.kind(),
-                t.name(),
-                new Facts(
-                        f.longMm(),
-                        f.shortMm(),
-                        f.bordersFixedMm(),
-                        f.place(),
-                        f.timeFactor(),
-                        f.pieces(),
-                        f.feed(),
-                        f.darkUntil(),
-                        f.kelvin()),
-                ThingKind.says(f),
-                constants);
     }
 }

@@ -123,6 +123,8 @@ public final class StoresViews {
      * @param feed which side goes in first, LONG or SHORT
      * @param darkUntil what ends the dark, in words
      * @param kelvin of a light
+     * @param says what stands on the filters of a viewing kit: STRENGTH or CORRECTION
+     * @param strengths of a viewing kit: the points that stand on its filters, 1 to 8 of them, 1 to 60 each
      */
     public record Facts(
             @Nullable Double longMm,
@@ -133,7 +135,9 @@ public final class StoresViews {
             @Nullable Integer pieces,
             @Nullable String feed,
             @Nullable String darkUntil,
-            @Nullable Double kelvin) {}
+            @Nullable Double kelvin,
+            @Nullable String says,
+            @Nullable List<@Nullable Double> strengths) {}
 
     /**
      * A thing that is retired.

@@ -2,10 +2,12 @@ package keyslate.server.stores;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 import keyslate.core.quantity.Check;
 import keyslate.server.Show;
 import keyslate.server.stores.StoresViews.Facts;
 import keyslate.server.web.FieldErrors;
+import keyslate.store.bench.Kit;
 import keyslate.store.json.StoredFacts;
 import org.jspecify.annotations.Nullable;
 
@@ -56,7 +58,12 @@ enum ThingKind {
                 isWet() ? words(errors, asked.darkUntil()) : null,
                 this == VIEWING_LIGHT
                         ? within(errors, "/facts/kelvin", "colour temperature", asked.kelvin(), 1500, 20_000, "K")
-                        : null);
+                        : null,
+                this == VIEWING_KIT ? oneOf(errors, "/facts/says", asked.says(), KitChecks.SAYS) : null,
+                this == VIEWING_KIT && asked.strengths() != null
+                        ? KitChecks.strengths(errors, "/facts/strengths", asked.strengths())
+                        : null,
+                null);
     }
 
     private static @Nullable Double size(FieldErrors errors, String pointer, @Nullable Double mm) {
@@ -119,6 +126,12 @@ enum ThingKind {
         }
         if (f.kelvin() != null) {
             words.add(Show.number(f.kelvin()) + " K");
+        }
+        if (f.says() != null) {
+            words.add(Kit.CORRECTION.equals(f.says()) ? "they say the correction" : "they say their strength");
+        }
+        if (f.strengths() != null) {
+            words.add(f.strengths().stream().map(Show::number).collect(Collectors.joining(", ")));
         }
         return words;
     }

@@ -1,58 +1,52 @@
 package keyslate.store.bench;
 
-import java.sql.ResultSet;
-import java.sql.SQLException;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import keyslate.store.Database;
-import keyslate.store.json.Json;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
-/** The kits of viewing filters of a bench. */
+/** The kits of viewing filters on the shelf. */
 public final class KitRepository {
-    private final Database database;
+    private static final String IN_HAND = "KIT";
 
-    public KitRepository(Database database) {
-        this.database = database;
+    private final StoresRepository stores;
+
+    public KitRepository(StoresRepository stores) {
+        this.stores = stores;
     }
 
-    /** The one taken up last first. */
+    /** Those in use: the one in hand first, then the one that came last. */
     public List<Kit> all() {
-        return database.sql()
-                .sql("SELECT name, says, strengths FROM viewing_kit ORDER BY taken_at DESC, name")
-                .query((row, n) -> of(row))
-                .list();
+        String inHand = stores.preference(IN_HAND).orElse("");
+        List<Kit> kits = kits(stores.things());
+        return Stream.concat(
+                        kits.stream().filter(kit -> kit.id().equals(inHand)),
+                        IntStream.range(0, kits.size())
+                                .mapToObj(i -> kits.get(kits.size() - 1 - i))
+                                .filter(kit -> !kit.id().equals(inHand)))
+                .toList();
     }
 
-    /** The kit of a name, in whatever case. */
+    /** The kit that is called so or was, in whatever case, in use or retired; one that is called so goes first. */
     public Optional<Kit> find(String name) {
-        return database.sql()
-                .sql("SELECT name, says, strengths FROM viewing_kit WHERE name = ?")
-                .param(name)
-                .query((row, n) -> of(row))
-                .optional();
+        List<Kit> called = kits(stores.thingsOf(Kit.KIND)).stream()
+                .filter(kit -> kit.isCalled(name))
+                .toList();
+        return called.stream()
+                .filter(kit -> kit.name().equalsIgnoreCase(name))
+                .findFirst()
+                .or(() -> called.stream().findFirst());
     }
 
-    private static Kit of(ResultSet row) throws SQLException {
-        return new Kit(
-                row.getString("name"),
-                row.getString("says"),
-                Arrays.stream(Json.read(row.getString("strengths"), Double[].class))
-                        .toList());
+    private static List<Kit> kits(List<Thing> things) {
+        return things.stream()
+                .filter(thing -> Kit.KIND.equals(thing.kind()))
+                .map(Kit::of)
+                .toList();
     }
 
-    /** Keeps a kit, in place of one of its name, and takes it up; {@code at} in ISO 8601, UTC. */
-    public void keep(Kit kit, String at) {
-        database.sql()
-                .sql(
-                        "INSERT INTO viewing_kit (name, says, strengths, taken_at) VALUES (?, ?, ?, ?) ON CONFLICT (name) DO UPDATE"
-                                + " SET name = excluded.name, says = excluded.says, strengths = excluded.strengths, taken_at = excluded.taken_at")
-                .params(kit.name(), kit.says(), Json.write(kit.strengths()), at)
-                .update();
-    }
-
-    /** Takes a kit off the list; what was looked through it stays. */
-    public void remove(String name) {
-        database.sql().sql("DELETE FROM viewing_kit WHERE name = ?").param(name).update();
+    /** Takes a kit in hand. */
+    public void take(String id) {
+        stores.prefer(IN_HAND, id);
     }
 }

@@ -136,6 +136,15 @@ public final class StoresRepository {
                 .list();
     }
 
+    /** Things of a kind, in use or retired. */
+    public List<Thing> thingsOf(String kind) {
+        return database.sql()
+                .sql(THING + " WHERE kind = ? ORDER BY rowid")
+                .param(kind)
+                .query(StoresRepository::thing)
+                .list();
+    }
+
     public Optional<Thing> thing(String id) {
         return database.sql()
                 .sql(THING + " WHERE id = ?")

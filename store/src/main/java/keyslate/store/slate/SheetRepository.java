@@ -218,15 +218,16 @@ public final class SheetRepository {
     /**
      * What the last decision on another slate before a moment had taught of a way to tell casts.
      *
-     * @param kit the name of a kit; empty for a way that needs none
+     * @param kit the names that a kit has or had, in whatever case; the empty one for a way that needs none
      */
-    public Optional<Taught> taught(String way, String kit, String butSlateId, String before) {
+    public Optional<Taught> taught(String way, List<String> kit, String butSlateId, String before) {
         return database.sql()
                 .sql("SELECT taught.value FROM decision, json_each(decision.seen, '$.taught') AS taught"
                         + " WHERE decision.kind = 'CAST' AND decision.slate_id <> ? AND decision.made_at < ?"
-                        + " AND json_extract(taught.value, '$.way') = ? AND json_extract(taught.value, '$.kit') = ? COLLATE NOCASE"
+                        + " AND json_extract(taught.value, '$.way') = ? AND EXISTS (SELECT 1 FROM json_each(?) AS called"
+                        + " WHERE called.value = json_extract(taught.value, '$.kit') COLLATE NOCASE)"
                         + " ORDER BY decision.made_at DESC LIMIT 1")
-                .params(butSlateId, before, way, kit)
+                .params(butSlateId, before, way, Json.write(kit))
                 .query((row, n) -> Json.read(row.getString(1), Taught.class))
                 .optional();
     }
