@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import { type SheetView, type SlateView, sheetPicture } from "../shared/api/client";
 import { seconds } from "../shared/units/format";
-import { partsText } from "../shared/units/parts";
+import { partsText, thirdsText } from "../shared/units/parts";
 
 const HEIGHT = 62;
 
@@ -95,7 +95,9 @@ function NextSheet(props: { slate: SlateView }) {
             ? `strip about ${seconds(slate.base.seconds)} s`
             : slate.base.parts.length > 1
               ? partsText(slate.base.parts)
-              : `${seconds(slate.base.seconds)} s, ${slate.base.light.notation}`}
+              : slate.base.pack?.thirds
+                ? `${slate.base.light.notation}, ${thirdsText(slate.base.pack.thirds)}`
+                : `${seconds(slate.base.seconds)} s, ${slate.base.light.notation}`}
         </span>
       </li>
     </>

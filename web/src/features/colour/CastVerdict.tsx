@@ -4,7 +4,7 @@ import type { SheetView, SlateView, VerdictView } from "../../shared/api/client"
 import { NextStepButton } from "../../shared/ui/NextStep";
 import { OwnRecipe } from "../../shared/ui/OwnRecipe";
 import { Verdict } from "../../shared/ui/Verdict";
-import { seconds } from "../../shared/units/format";
+import { settingText } from "../../shared/units/parts";
 import type { Way } from "./casts";
 import type { Answer } from "./weighed";
 
@@ -67,10 +67,10 @@ export function CastVerdict(props: {
         loading={props.busy}
         onClick={() => props.onAnswer({ answer: "PROPOSED" })}
       >
-        Set {verdict.light.notation}, {seconds(verdict.seconds)} s
+        Set {settingText(slate.base, verdict)}
       </Button>
       <OwnRecipe
-        medium={slate.medium}
+        slate={slate}
         light={verdict.light.notation}
         seconds={verdict.seconds}
         error={props.fieldError}

@@ -62,7 +62,10 @@ function KitForm({ kits, onDone }: { kits: readonly Kit[]; onDone: () => void })
   const error = keep.error;
   return (
     <>
-      <h3>{kits.length === 0 ? "What stands on your viewing filters?" : "Which kit?"}</h3>
+      <h3>
+        {unsaid !== "" && `What stands on the filters of ${unsaid}?`}
+        {unsaid === "" && (kits.length === 0 ? "What stands on your viewing filters?" : "Which kit?")}
+      </h3>
       {kits.length > 0 && (
         <>
           <div className="kits">
@@ -77,7 +80,11 @@ function KitForm({ kits, onDone }: { kits: readonly Kit[]; onDone: () => void })
             ))}
           </div>
           <p className="field-hint">
-            They stand on the shelf at <Link to="/stores">Stores</Link>. Or enter another:
+            They stand on the shelf at{" "}
+            <Link className="link" to="/stores">
+              Stores
+            </Link>
+            . Or enter another:
           </p>
         </>
       )}

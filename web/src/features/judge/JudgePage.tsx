@@ -10,7 +10,8 @@ import { OwnRecipe } from "../../shared/ui/OwnRecipe";
 import { QuantityField } from "../../shared/ui/QuantityField";
 import { NextStepButton } from "../../shared/ui/NextStep";
 import { Verdict } from "../../shared/ui/Verdict";
-import { seconds, signedStops, stopWord } from "../../shared/units/format";
+import { signedStops, stopWord } from "../../shared/units/format";
+import { settingText } from "../../shared/units/parts";
 import { SideBySide } from "./SideBySide";
 
 /** How the next print should differ: positive stops = darker, positive grades = harder. */
@@ -136,10 +137,8 @@ function Judging({ slate, print }: SlateContext & { print: SheetView }) {
         {!accepted && <Decided slate={slate} print={print} />}
         <Judged
           print={print}
-          mainOfSplit={slate.base.parts.length > 1 ? slate.base.light.notation : undefined}
           wishes={wishes}
-          recipeId={slate.recipeId}
-          medium={slate.medium}
+          slate={slate}
           accepted={accepted}
           busy={answer.isPending}
           problem={answer.error?.errors.length === 0 ? answer.error.message : undefined}
@@ -190,21 +189,18 @@ function useAnswer(slateId: string, sheetId: string, wishes: Wishes, remark: str
 }
 
 function Judged(props: {
-  /** The light of the first part where a base of two stands. */
-  mainOfSplit: string | undefined;
   print: SheetView;
   wishes: Wishes;
-  recipeId: string;
-  medium: SlateView["medium"];
+  slate: SlateView;
   accepted: boolean;
   busy: boolean;
   problem: string | undefined;
   fieldError: (at: string) => string | undefined;
   onAnswer: (answer: Answer) => void;
 }) {
-  const { print, wishes } = props;
+  const { slate, print, wishes } = props;
   const proposal = useQuery({
-    queryKey: ["judgement", print.id, wishes, props.recipeId],
+    queryKey: ["judgement", print.id, wishes, slate.recipeId],
     placeholderData: keepPreviousData,
     retry: false,
     queryFn: () =>
@@ -219,7 +215,7 @@ function Judged(props: {
   });
   const verdict = proposal.data;
   const changes = wishes.darker !== 0 || wishes.harder !== 0;
-  const bothParts = props.mainOfSplit !== undefined && props.mainOfSplit === verdict?.light.notation;
+  const bothParts = slate.base.parts.length > 1 && slate.base.light.notation === verdict?.light.notation;
   if (!verdict || (props.accepted && !changes)) return null;
   return (
     <Verdict
@@ -235,7 +231,7 @@ function Judged(props: {
           loading={props.busy}
           onClick={() => props.onAnswer({ accept: false, answer: "PROPOSED" })}
         >
-          {bothParts ? "Set both parts" : `Set ${verdict.light.notation}, ${seconds(verdict.seconds)} s`}
+          {bothParts ? "Set both parts" : `Set ${settingText(slate.base, verdict)}`}
         </Button>
       ) : (
         <Button
@@ -248,7 +244,7 @@ function Judged(props: {
         </Button>
       )}
       <OwnRecipe
-        medium={props.medium}
+        slate={slate}
         light={verdict.light.notation}
         seconds={verdict.seconds}
         error={props.fieldError}

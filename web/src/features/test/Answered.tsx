@@ -12,6 +12,7 @@ import { useSlateChange } from "../../shared/api/slate";
 import { OwnRecipe } from "../../shared/ui/OwnRecipe";
 import { Verdict } from "../../shared/ui/Verdict";
 import { plainStops, seconds } from "../../shared/units/format";
+import { settingText } from "../../shared/units/parts";
 import type { MarkKind } from "./marks";
 
 /** What becomes of a verdict. */
@@ -106,7 +107,7 @@ export function Answered(props: {
             loading={props.busy}
             onClick={() => props.onAnswer({ answer: "PROPOSED" })}
           >
-            Set {lit(verdict)}
+            Set {settingText(slate.base, verdict, ...(verdict.second ? [verdict.second] : []))}
           </Button>
           {wholeSheet && (
             <Button
@@ -121,7 +122,7 @@ export function Answered(props: {
           )}
           {!verdict.second && (
             <OwnRecipe
-              medium={slate.medium}
+              slate={slate}
               light={verdict.light.notation}
               seconds={verdict.seconds}
               error={props.fieldError}
@@ -134,7 +135,7 @@ export function Answered(props: {
               disabled={props.busy}
               onClick={() => props.onAnswer({ answer: "KEEP_LIGHT" })}
             >
-              Keep {strip.light.notation}, {seconds(verdict.keepSeconds)} s
+              Keep {settingText(slate.base, { light: strip.light, seconds: verdict.keepSeconds })}
             </Button>
           )}
           {verdict.asPatch && (
@@ -159,12 +160,6 @@ export function Answered(props: {
       )}
     </Verdict>
   );
-}
-
-/** What would be set: one light, or both parts of a split. */
-function lit(verdict: VerdictView): string {
-  const parts = [verdict, ...(verdict.second ? [verdict.second] : [])];
-  return parts.map((p) => `${p.light.notation}, ${seconds(p.seconds)} s`).join("; ");
 }
 
 /** A whole sheet that is right is the print. */

@@ -7,7 +7,7 @@ import { Choice } from "./Choice";
 import { TextField } from "./TextField";
 
 interface OwnProps {
-  medium: SlateView["medium"];
+  slate: SlateView;
   light: string;
   seconds: number;
   error: (pointer: string) => string | undefined;
@@ -38,6 +38,7 @@ export function OwnRecipe(props: OwnProps) {
 }
 
 function OwnFields(props: OwnProps) {
+  const { medium, base } = props.slate;
   const [light, setLight] = useState(props.light);
   const [text, setText] = useState(shownSeconds(props.seconds));
   const parsed = parseQuantity(text);
@@ -52,18 +53,24 @@ function OwnFields(props: OwnProps) {
         if (parsed.kind !== "error") props.onTake(light, parsed.value);
       }}
     >
-      {props.medium.lights.length > 0 ? (
+      {medium.lights.length > 0 ? (
         <Choice
-          label={props.medium.lightName}
+          label={medium.lightName}
           value={light}
-          options={props.medium.lights.map((l) => ({ value: l, label: l }))}
+          options={medium.lights.map((l) => ({ value: l, label: l }))}
           error={wrong}
           onChange={setLight}
         />
       ) : (
-        <TextField label={props.medium.lightName} value={light} error={wrong} onChange={setLight} />
+        <TextField label={medium.lightName} value={light} error={wrong} onChange={setLight} />
       )}
-      <TextField label="Time" value={text} unit="s" error={problem} onChange={setText} />
+      <TextField
+        label={base.pack?.thirds ? "Time, as white light" : "Time"}
+        value={text}
+        unit="s"
+        error={problem}
+        onChange={setText}
+      />
       <Button htmlType="submit" type="primary">
         Set these
       </Button>

@@ -27,3 +27,17 @@ export function partSeconds(parts: readonly Part[]): string {
 export function partLights(parts: readonly Part[]): string {
   return parts.map((p) => shortLight(p.light.notation)).join(" and ");
 }
+
+/** "12.4 s red, 9.1 s green, 8.0 s blue". */
+export function thirdsText(thirds: readonly { light: string; seconds: number }[]): string {
+  return thirds.map((third) => `${seconds(third.seconds)} s ${third.light}`).join(", ");
+}
+
+/** "0/58/49, 12.3 s", as a button sets it: a head of three lights has no one time, and the words above the button say the three. */
+export function settingText(
+  base: { pack?: { thirds?: unknown } | undefined },
+  ...set: readonly Part[]
+): string {
+  const time = (part: Part) => (base.pack?.thirds ? "its three times" : `${seconds(part.seconds)} s`);
+  return set.map((part) => `${part.light.notation}, ${time(part)}`).join("; ");
+}

@@ -67,7 +67,7 @@ public class PrintKind implements SheetKind {
 
     @Override
     public String summary(Rig rig, SheetView sheet) {
-        return rig.exposure().isSplit()
+        return rig.exposure().isSplit() || rig.lights().isPresent()
                 ? rig.exposureInWords()
                 : Show.seconds(sheet.baseSeconds()) + ", " + sheet.light().notation();
     }
