@@ -3,9 +3,11 @@ import type { SlateContext } from "../../app/SlateFrame";
 import { type SlateView, testPicture } from "../../shared/api/client";
 import { ExposeVerdict } from "../../shared/expose/ExposeVerdict";
 import { useStandingPicture } from "../../shared/preview/draft";
+import { useViewing } from "../../shared/preview/viewing";
 import { ToneList } from "../../shared/tones/ToneList";
 import { TonePins } from "../../shared/tones/TonePins";
 import { Print } from "../../shared/ui/Print";
+import { SeenIn } from "../../shared/ui/SeenIn";
 import { seconds, stopsWithUnit } from "../../shared/units/format";
 import { KindRow } from "./KindRow";
 import { FIELDS } from "./KindFields";
@@ -25,7 +27,9 @@ export function PlanTest({ slate, edit, switcher }: SlateContext & { switcher: R
   const { test } = slate;
   const { imageWidthMm, imageHeightMm } = slate.setup;
   const picture = useStandingPicture(slate, false);
-  const asItWill = slate.subject.positivePath === undefined || test.problem ? undefined : testPicture(slate);
+  const seen = useViewing();
+  const asItWill =
+    slate.subject.positivePath === undefined || test.problem ? undefined : testPicture(slate, seen);
   const laid = test.pieces.length > 1;
   const move = (spotX: number, spotY: number) => edit.mutate({ test: { spotX, spotY } });
   return (
@@ -58,6 +62,7 @@ export function PlanTest({ slate, edit, switcher }: SlateContext & { switcher: R
         ))}
         <Patches slate={slate} />
         <ToneList slate={slate} edit={edit} />
+        <SeenIn slate={slate} />
         <ExposeVerdict
           slate={slate}
           kind={test.plan.kind}

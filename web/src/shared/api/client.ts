@@ -133,8 +133,12 @@ export function positiveAt(path: string, side = 960): string {
 }
 
 /** The test that is planned, as it will come out; its key is in the address. */
-export function testPicture(slate: SlateView, side = 480): string {
-  const query = new URLSearchParams({ key: `${slate.previewKey}-${slate.recipeId}`, side: String(side) });
+export function testPicture(slate: SlateView, seen: Viewing, side = 480): string {
+  const query = new URLSearchParams({
+    key: `${slate.previewKey}-${slate.recipeId}`,
+    side: String(side),
+    ...(slate.base.pack && viewingQuery(seen)),
+  });
   return `/api/slates/${slate.id}/test-preview?${query.toString()}`;
 }
 

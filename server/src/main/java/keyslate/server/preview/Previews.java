@@ -139,8 +139,9 @@ public class Previews {
      *
      * @param plan as it would be begun
      * @param parts of the negative, as large as a piece is to be
+     * @param viewing how they are looked at
      */
-    public Look test(Rig rig, Function<Part, Negative> parts, Basis basis, SheetPlan plan) {
+    public Look test(Rig rig, Function<Part, Negative> parts, Basis basis, SheetPlan plan, Viewing viewing) {
         List<Look> pieces = new ArrayList<>();
         for (int n = 1; n <= plan.pieces().size(); n++) {
             Part view = plan.pieces().get(n - 1);
@@ -150,6 +151,7 @@ public class Previews {
             pieces.add(rig.medium()
                     .core()
                     .model()
+                    .seen(viewing)
                     .look(parts.apply(view), rig.view(view), light(rig, steps), basis.offsets()));
         }
         return LaidPieces.picture(pieces, Patches.layout(rig, pieces.size()));

@@ -61,7 +61,7 @@ class PreviewController {
         return new Viewing(new ViewingLight(kelvin), wet);
     }
 
-    private record Asked(String key, int side) {}
+    private record Asked(String key, int side, Viewing viewing) {}
 
     /** The computed print of what stands. An address with the right key may be kept; any other is answered and not kept. */
     @GetMapping(path = "/preview", produces = BMP)
@@ -123,23 +123,27 @@ class PreviewController {
     ResponseEntity<byte[]> test(
             @PathVariable String id,
             @RequestParam(required = false) @Nullable String key,
-            @RequestParam(defaultValue = "480") int side) {
+            @RequestParam(defaultValue = "480") int side,
+            @RequestParam(defaultValue = "5000") double kelvin,
+            @RequestParam(defaultValue = "false") boolean wet) {
         int pixels = Check.count("side", side, 16, MOST_OF_A_PIECE);
         Shown shown = prints.standing(id);
         String its = shown.key() + "-" + shown.rig().recipe().id();
-        byte[] bmp = newest.run(id + " test", new Asked(its, pixels), () -> PictureFiles.bmp(test(shown, pixels)));
+        Asked asked = new Asked(its, pixels, viewing(kelvin, wet));
+        byte[] bmp = newest.run(id + " test", asked, () -> PictureFiles.bmp(test(shown, asked)));
         CacheControl cache =
                 its.equals(key) ? CacheControl.maxAge(Duration.ofMinutes(5)).cachePrivate() : CacheControl.noStore();
         return ResponseEntity.ok().cacheControl(cache).body(bmp);
     }
 
-    private Look test(Shown shown, int pixels) {
+    private Look test(Shown shown, Asked asked) {
         Rig rig = shown.rig();
         Medium medium = rig.medium().core();
         SheetKind kind = kinds.of(StoredTest.of(rig.recipe().test()).kind());
         try {
             SheetPlan plan = kind.plan(rig, negatives.small(rig.subject(), medium));
-            return previews.test(rig, view -> prints.part(rig, view, pixels), shown.basis(), plan);
+            return previews.test(
+                    rig, view -> prints.part(rig, view, asked.side()), shown.basis(), plan, asked.viewing());
         } catch (QuantityException e) {
             throw new ConflictException("impossible", Show.sentence(e.getMessage()));
         }

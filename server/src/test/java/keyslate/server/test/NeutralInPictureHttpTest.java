@@ -127,11 +127,13 @@ class NeutralInPictureHttpTest extends OnATestSlate {
                 .isNotEqualTo(weak);
         assertThat(http().get(at + "/casts-of-it?scale=9").status()).isEqualTo(422);
         assertThat(http().get(at + "/casts-of-it?side=4000").status()).isEqualTo(422);
-        byte[] usual = http().bytes(at + "/preview?side=48");
-        assertThat(http().bytes(at + "/preview?side=48&kelvin=2700")).isNotEqualTo(usual);
-        assertThat(http().bytes(at + "/preview?side=48&wet=true")).isNotEqualTo(usual);
-        assertThat(http().bytes(at + "/preview?side=48")).isEqualTo(usual);
-        assertThat(http().get(at + "/preview?side=48&kelvin=100").status()).isEqualTo(422);
+        for (String picture : List.of(at + "/preview?side=48", at + "/test-preview?side=48")) {
+            byte[] usual = http().bytes(picture);
+            assertThat(http().bytes(picture + "&kelvin=2700")).isNotEqualTo(usual);
+            assertThat(http().bytes(picture + "&wet=true")).isNotEqualTo(usual);
+            assertThat(http().bytes(picture)).isEqualTo(usual);
+            assertThat(http().get(picture + "&kelvin=100").status()).isEqualTo(422);
+        }
         JsonNode lamps = ok(http().get("/api/lamps?first=5000&second=2700"));
         assertThat(lamps.get("magentaPoints").asDouble()).isBetween(0.4, 0.7);
         assertThat(lamps.get("words").asString()).isNotEmpty();
