@@ -90,6 +90,7 @@ function Judging({
   const [way, setWay] = useState<Way>(firstWay(sheet, pieces, alike));
   const [picks, setPicks] = useState<Picks>([]);
   const [spot, setSpot] = useState<Spot>();
+  const [card, setCard] = useState(false);
   const [chosen, setChosen] = useState<Choosing>({});
   const [earlier, setEarlier] = useState<readonly ColourLook[]>([]);
   const [beside, setBeside] = useState<Beside>("NOTHING");
@@ -110,7 +111,14 @@ function Judging({
   const byMeter = way === "METER";
   const byEye = !byPicture && !byMeter;
   const at = looked.area.trim() === "" || byMeter || byPieces ? {} : { area: looked.area };
-  const seen = lookOf(way, { ...chosen, picks, spot }, steps);
+  /** Of a card that was photographed the density is known as well; on a test or wet it says nothing of it. */
+  const canCard = byPicture && sheet.patches.length < 2 && looked.dry;
+  const isCard = canCard && card;
+  const seen = lookOf(
+    way,
+    { ...chosen, picks, spot: spot && { ...spot, ...(isCard && { card: true }) } },
+    steps,
+  );
   const look = seen && pieces && !byPieces && byEye ? { ...seen, pieces: [piece] } : seen;
   // What lies beside now is said of this look; earlier ones keep theirs.
   const looks = look ? [...earlier, byEye ? { ...look, beside, ...at } : { ...look, ...at }] : earlier;
@@ -118,7 +126,7 @@ function Judging({
   const cast: Cast = {
     way,
     looks: [...looks],
-    densityStops: density,
+    densityStops: isCard ? 0 : density,
     alone,
     dry: looked.dry,
     lamp: looked.lamp,
@@ -177,7 +185,10 @@ function Judging({
     Enter: () => {
       if (said && proposal.data && !judge.isPending) take({ answer: "PROPOSED" });
     },
-    y: () => setBeside(beside === "NOTHING" ? "CARD" : "NOTHING"),
+    y: () => {
+      if (byPicture) setCard(!card);
+      else setBeside(beside === "NOTHING" ? "CARD" : "NOTHING");
+    },
   });
   const filter = way === "VIEWING_FILTER";
   const last = sheet.decisions.filter((d) => d.way !== undefined).at(-1);
@@ -234,6 +245,17 @@ function Judging({
         {filter && kits && <KitQuestion kits={kits} />}
         {byPieces && <PickedPieces sheet={sheet} picks={picks} onPick={pick} />}
         {byPicture && <h3>Tap a spot that is to be neutral{pieces && "; it is measured on every piece"}.</h3>}
+        {canCard && (
+          <Ways<"GREY" | "CARD">
+            label="What the spot is"
+            value={card ? "CARD" : "GREY"}
+            ways={[
+              { value: "GREY", label: "Some grey" },
+              { value: "CARD", label: "A grey card: density too" },
+            ]}
+            onChange={(what) => setCard(what === "CARD")}
+          />
+        )}
         {!byPieces && byEye && (
           <LookFields kit={steps} way={way} scale={scale} chosen={chosen} onChange={setChosen} />
         )}
@@ -271,7 +293,7 @@ function Judging({
             onChange={(part) => setLooked({ ...looked, ...part })}
           />
         )}
-        {!byMeter && <Densities value={density} onChange={setDensity} />}
+        {!byMeter && !isCard && <Densities value={density} onChange={setDensity} />}
         {alike && byEye && (
           <p className="field-hint" role="note">
             Some colours look alike to you: a picture or a meter tells casts more surely. Your eye tells the

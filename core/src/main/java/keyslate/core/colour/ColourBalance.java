@@ -59,12 +59,17 @@ public record ColourBalance(FilterPack pack, ExposureTime time) {
 
     /** The change of COL-23 before the pack is made whole: log10 of the factor of time, magenta and yellow in points. */
     public static double[] change(DyeImage measured, DyeImage wanted, FilterSet set) {
+        return Linear3.solve(matrix(set), ofLayers(measured, wanted));
+    }
+
+    /** By how much more each layer is to be exposed, log10. */
+    static double[] ofLayers(DyeImage measured, DyeImage wanted) {
         double[] dx = new double[3];
         for (int l = 0; l < 3; l++) {
             dx[l] = ColourPaper.logExposureFor(wanted.amounts().at(l))
                     - ColourPaper.logExposureFor(measured.amounts().at(l));
         }
-        return Linear3.solve(matrix(set), dx);
+        return dx;
     }
 
     /** A print that was made: how it looks, with which pack and time. */

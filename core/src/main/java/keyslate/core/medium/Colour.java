@@ -6,6 +6,7 @@ import java.util.function.DoubleUnaryOperator;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import keyslate.core.colour.AdditiveHead;
+import keyslate.core.colour.CardSpot;
 import keyslate.core.colour.ColourBalance;
 import keyslate.core.colour.ColourFilm;
 import keyslate.core.colour.ColourPaper;
@@ -38,7 +39,7 @@ public final class Colour implements Medium {
     public static final String ID = "COLOUR";
 
     /** Neutral density the grey card is to print at. */
-    public static final double WANTED_DENSITY = 0.75;
+    public static final double WANTED_DENSITY = CardSpot.WANTED_DENSITY;
 
     private static final double GREY_CARD = 0.18;
     /** What a point of a viewing filter is worth in a pack, by default (COL-06). */

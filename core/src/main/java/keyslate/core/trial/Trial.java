@@ -133,7 +133,7 @@ public final class Trial {
                         foreign("colour-pieces", Advice.STATION, byEye(ColourByEye.Way.PIECES)),
                         foreign("colour-ring-around", Advice.STATION, byEye(ColourByEye.Way.RING_AROUND)),
                         foreign("colour-meter", Advice.STATION, byEye(ColourByEye.Way.METER)),
-                        foreign("colour-scan", Advice.CORE_ONLY, ColourByScan::follow))
+                        foreign("colour-scan", Advice.STATION, ColourByScan::follow))
                 .map(m -> new Result(m.name(), m.advice(), runs, figures(m, runs, seed)))
                 .toList();
     }
@@ -176,7 +176,7 @@ public final class Trial {
                 byEye("colour-meter", Advice.STATION, ColourByEye.Way.METER, steady),
                 hard("colour-far-negatives", TestedColour.Negatives.FAR, steady),
                 hard("colour-mixed-light", TestedColour.Negatives.MIXED_LIGHT, steady),
-                new Method("colour-scan", Advice.CORE_ONLY, SCAN_PIECES, s -> colour(s, steady, ColourByScan::follow)),
+                new Method("colour-scan", Advice.STATION, SCAN_PIECES, s -> colour(s, steady, ColourByScan::follow)),
                 new Method("local", Advice.CORE_ONLY, LOCAL_PIECES, s -> local(new SimulatedMono(s))),
                 new Method(
                         "proof-start",

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.ToDoubleFunction;
 import keyslate.core.colour.AdditiveHead;
+import keyslate.core.colour.CardSpot;
 import keyslate.core.colour.CastCorrection;
 import keyslate.core.colour.CastEvidence;
 import keyslate.core.colour.CastLook;
@@ -174,6 +175,13 @@ final class ColourExamples {
                                 new DyeImage.Appearance(e.at("lightness"), e.at("a"), e.at("b"), 0.75),
                                 FilterSet.DICHROIC)
                         .magenta());
+        formulas.put(
+                "COL-47",
+                e -> CardSpot.of(
+                                new DyeImage.Appearance(e.at("lightness"), e.at("a"), e.at("b"), 0.75),
+                                FilterSet.DICHROIC)
+                        .more()
+                        .inStops());
         formulas.put(
                 "COL-38",
                 e -> Taste.of(Hue.M, e.at("points"))

@@ -62,7 +62,8 @@ class TrialTest {
                 .orElseThrow()
                 .advice();
         assertThat(advice.apply("mono-single")).isEqualTo(Advice.STATION);
-        assertThat(advice.apply("colour-scan")).isEqualTo(Advice.CORE_ONLY);
+        assertThat(advice.apply("colour-scan")).isEqualTo(Advice.STATION);
+        assertThat(advice.apply("local")).isEqualTo(Advice.CORE_ONLY);
         assertThat(advice.apply("mono-craft-rules")).isEqualTo(Advice.CRAFT_RULES);
     }
 

@@ -17,6 +17,7 @@ import keyslate.core.light.Light;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.QuantityException;
+import keyslate.core.quantity.Stops;
 import keyslate.server.Show;
 import keyslate.server.decide.CastLooks.Told;
 import keyslate.server.decide.DecisionViews.Beside;
@@ -26,8 +27,6 @@ import keyslate.server.decide.DecisionViews.ColourLook;
 import keyslate.server.decide.DecisionViews.Filter;
 import keyslate.server.decide.DecisionViews.Meter;
 import keyslate.server.decide.DecisionViews.Named;
-import keyslate.server.decide.DecisionViews.Spot;
-import keyslate.server.scan.NeutralReader;
 import keyslate.server.web.FieldErrors;
 import keyslate.server.web.Texts;
 import keyslate.store.bench.Kit;
@@ -40,9 +39,6 @@ import org.springframework.stereotype.Component;
 /** Looks at a cast as they are asked to be weighed: read, and refused where they cannot be. */
 @Component
 final class AskedCast {
-    /** What a picture that something spoils leaves open. */
-    private static final double DOUBTFUL_POINTS = 2;
-
     private static final int MOST_LOOKS = 12;
     private static final int MOST_AT_ONCE = 2;
     private static final double MOST_POINTS = 60;
@@ -52,13 +48,13 @@ final class AskedCast {
     private static final Map<Hue, String> NAMES =
             Map.of(Hue.R, "red", Hue.Y, "yellow", Hue.G, "green", Hue.C, "cyan", Hue.B, "blue", Hue.M, "magenta");
 
-    private final NeutralReader reader;
+    private final SpotLooks spots;
     private final MeterLog log;
     private final KitRepository kits;
 
-    AskedCast(NeutralReader reader, MeterLog log, KitRepository kits) {
+    AskedCast(SpotLooks spots, MeterLog log, KitRepository kits) {
         this.kits = kits;
-        this.reader = reader;
+        this.spots = spots;
         this.log = log;
     }
 
@@ -87,6 +83,7 @@ final class AskedCast {
         }
         LookedIn in = LookedIn.of(cast, errors);
         List<SeenCast> seen = new ArrayList<>();
+        List<Stops> card = new ArrayList<>();
         for (int i = 0; i < Math.min(looks.size(), MOST_LOOKS); i++) {
             String at = "/cast/looks/" + i;
             ColourLook look = looks.get(i);
@@ -102,7 +99,13 @@ final class AskedCast {
                                     kept(errors, at, in.counting(picked.look()), look, picked.words() + in.words())
                                             .at(picked.look().pack()));
                         }
-                        case PICTURE -> measured(errors, at, look, sheet, in);
+                        case PICTURE -> {
+                            SpotLooks.InPicture measured = spots.at(errors, at, look, sheet, in);
+                            measured.more().ifPresent(card::add);
+                            yield measured.casts().stream()
+                                    .map(c -> c.in(area(errors, at, look)))
+                                    .toList();
+                        }
                         case METER -> List.of(metered(errors, at + "/meter", look, sheet));
                     });
         }
@@ -110,12 +113,15 @@ final class AskedCast {
         String name = kit.map(Kit::name).orElse("");
         return new Told(
                 cast.way().name(),
-                density,
+                card.isEmpty()
+                        ? density
+                        : card.stream().mapToDouble(Stops::inStops).sum() / card.size(),
                 seen.stream().map(s -> s.through(name)).toList(),
                 factor,
                 Boolean.TRUE.equals(cast.alone()),
                 in,
-                name);
+                name,
+                !card.isEmpty());
     }
 
     /** The kit that was looked through; none by other ways, or where none is named. */
@@ -196,40 +202,6 @@ final class AskedCast {
         return kept(errors, look, in.counting(NamedCast.at(NO_PACK, pictures, scale)), asked, said + in.words());
     }
 
-    /** A spot in a picture: one look, or of pieces one at each. */
-    private List<SeenCast> measured(FieldErrors errors, String look, ColourLook asked, Hung sheet, LookedIn in) {
-        String at = look + "/spot";
-        String area = area(errors, look, asked);
-        Spot spot = asked.spot();
-        if (spot == null || spot.x() == null || spot.y() == null) {
-            errors.add(at, "E_SHAPE", "Tap a spot in the picture that is to be neutral.");
-            return List.of();
-        }
-        int scan = spot.scan() == null ? sheet.sheet().exposed().scans().size() : spot.scan();
-        return errors.check(
-                at,
-                List.of(),
-                () -> reader
-                        .read(
-                                sheet.sheet(),
-                                scan,
-                                Check.within("place", spot.x(), 0, 1, ""),
-                                Check.within("place", spot.y(), 0, 1, ""))
-                        .stream()
-                        .map(m -> seen(m, in).in(area))
-                        .toList());
-    }
-
-    private static SeenCast seen(NeutralReader.Measured m, LookedIn in) {
-        String words = (m.piece() > 0 ? "piece " + m.piece() + " measured " : "measured ")
-                + points(m.spot().magenta(), "magenta", "green") + ", "
-                + points(m.spot().yellow(), "yellow", "blue") + (in.dry() ? "" : ", wet");
-        CastLook look = in.counting(CastLook.of(
-                        m.light().toPack(), m.spot().magenta(), m.spot().yellow(), keyslate.core.colour.CastWay.PICTURE)
-                .open(m.doubtful() ? DOUBTFUL_POINTS : 0));
-        return SeenCast.of(look, words).at(m.light().toPack());
-    }
-
     /** What a meter asks for, moved by what it was off on such scenes. */
     private SeenCast metered(FieldErrors errors, String at, ColourLook asked, Hung sheet) {
         Meter meter = asked.meter() == null ? new Meter(null, null) : asked.meter();
@@ -269,7 +241,7 @@ final class AskedCast {
     }
 
     /** "3 magenta". */
-    private static String points(double points, String more, String less) {
+    static String points(double points, String more, String less) {
         return Show.number(Math.abs(points)) + " " + (points >= 0 ? more : less);
     }
 

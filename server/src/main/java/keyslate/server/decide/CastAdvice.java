@@ -50,7 +50,10 @@ final class CastAdvice {
     static VerdictView verdict(Hung sheet, Told told, List<CastLook> all, Estimate estimate) {
         Taste taste = taste(sheet);
         ExposureTime same = sheet.carried(sheet.time()).plus(Stops.of(told.densityStops()));
-        boolean densityFirst = told.strongest() < STRONG_POINTS && Math.abs(told.densityStops()) > DENSITY_FIRST_STOPS;
+        // What is measured on a card went through the paper's curve: both move at once.
+        boolean densityFirst = !told.byCard()
+                && told.strongest() < STRONG_POINTS
+                && Math.abs(told.densityStops()) > DENSITY_FIRST_STOPS;
         Light light = densityFirst
                 ? sheet.before().light()
                 : sheet.onItsPaper().medium().core().settable(Light.dials(taste.from(estimate.pack())));
@@ -157,7 +160,9 @@ final class CastAdvice {
         List<String> rests = new ArrayList<>();
         rests.add(sheet.view().label() + ": " + sheet.before().light().notation() + ", "
                 + Show.seconds(sheet.time().inSeconds()) + ", on record.");
-        rests.add(densityFound(sheet));
+        if (!told.byCard()) {
+            rests.add(densityFound(sheet));
+        }
         all.stream().filter(l -> l.way() == CastWay.START).findFirst().ifPresent(start -> rests.add(beginning(start)));
         for (SeenCast cast : told.casts()) {
             rests.add(Show.sentence(cast.words() + beside(cast) + from(cast)));
@@ -191,7 +196,9 @@ final class CastAdvice {
         estimate.steady().filter(SteadyError::isFound).ifPresent(steady -> rests.add(steady(steady)));
         if (told.densityStops() != 0) {
             rests.add("Density needs " + Show.stops(Stops.of(told.densityStops()))
-                    + ", your judgement; the cast is reckoned at the gradient the paper has there (COL-14).");
+                    + (told.byCard()
+                            ? ", measured on the grey card, which is to be of density 0.75 (COL-47)."
+                            : ", your judgement; the cast is reckoned at the gradient the paper has there (COL-14)."));
         }
         return rests;
     }

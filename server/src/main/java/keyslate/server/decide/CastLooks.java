@@ -30,6 +30,7 @@ final class CastLooks {
      * @param alone whether they count by themselves
      * @param in how the print was as it was looked at
      * @param kit its name; empty where none was named
+     * @param byCard whether the density was measured on a grey card
      */
     record Told(
             String way,
@@ -38,7 +39,8 @@ final class CastLooks {
             double factor,
             boolean alone,
             LookedIn in,
-            String kit) {
+            String kit,
+            boolean byCard) {
         double magenta() {
             return casts.stream().mapToDouble(SeenCast::magentaPoints).average().orElse(0);
         }
@@ -83,7 +85,7 @@ final class CastLooks {
                         ""))
                 : seen.casts();
         return new Told(
-                casts.get(0).way(), or(seen.densityStops(), 0), casts, USUAL_FACTOR, false, AS_KEPT, kit(casts));
+                casts.get(0).way(), or(seen.densityStops(), 0), casts, USUAL_FACTOR, false, AS_KEPT, kit(casts), false);
     }
 
     /** The kit that was looked through last; empty where none was named. */

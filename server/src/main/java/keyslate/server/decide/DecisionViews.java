@@ -220,11 +220,13 @@ public final class DecisionViews {
      * @param scan number of the picture, from 1; the last one when left out
      * @param x across the picture as it was taken, 0 to 1
      * @param y down the picture, 0 to 1
+     * @param card whether it is a grey card of 18 %, which tells the density of a print as well
      */
     public record Spot(
             @Nullable Integer scan,
             @Nullable Double x,
-            @Nullable Double y) {}
+            @Nullable Double y,
+            @Nullable Boolean card) {}
 
     /**
      * A cast as it was seen.

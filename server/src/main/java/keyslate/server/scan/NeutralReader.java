@@ -5,9 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
-import keyslate.core.colour.FilterSet;
+import keyslate.core.colour.DyeImage.Appearance;
 import keyslate.core.colour.Layers;
-import keyslate.core.colour.NeutralSpot;
 import keyslate.core.light.Light;
 import keyslate.core.picture.PictureOfTest;
 import keyslate.core.picture.PictureOfTest.Fault;
@@ -43,9 +42,10 @@ public class NeutralReader {
      *
      * @param light that this paper got
      * @param piece its number; 0 where the sheet is one piece
+     * @param look of the spot, in the usual viewing light
      * @param doubtful whether something spoils the picture
      */
-    public record Measured(Light light, int piece, NeutralSpot spot, boolean doubtful) {}
+    public record Measured(Light light, int piece, Appearance look, boolean doubtful) {}
 
     /**
      * Measures the spot at a place of a picture.
@@ -87,7 +87,7 @@ public class NeutralReader {
         boolean doubtful = faults.contains(Fault.UNEVEN) || faults.contains(Fault.GLARE);
         if (!pieces) {
             Light light = sheet.rig().light();
-            return List.of(new Measured(light, 0, spot(picture, on.paper(), on.u(), on.v()), doubtful));
+            return List.of(new Measured(light, 0, look(picture, on.paper(), on.u(), on.v()), doubtful));
         }
         return ofEach(layout.orElseThrow(), picture, on, doubtful);
     }
@@ -136,14 +136,13 @@ public class NeutralReader {
             measured.add(new Measured(
                     piece.patch().step().light(),
                     piece.patch().number(),
-                    spot(picture, place.paper(), place.u(), place.v()),
+                    look(picture, place.paper(), place.u(), place.v()),
                     doubtful));
         }
         return measured;
     }
 
-    private static NeutralSpot spot(PictureOfTest picture, int paper, double u, double v) {
-        Layers share = picture.colour(paper, u, v, SPOT / 2, SPOT / 2);
-        return NeutralSpot.of(ScanColour.of(share, WHITE), FilterSet.DICHROIC);
+    private static Appearance look(PictureOfTest picture, int paper, double u, double v) {
+        return ScanColour.of(picture.colour(paper, u, v, SPOT / 2, SPOT / 2), WHITE);
     }
 }

@@ -65,6 +65,43 @@ class NeutralInPictureHttpTest extends OnATestSlate {
                         before.get("yellowPoints").asDouble()));
     }
 
+    private static Map<String, Object> card(double x, double y) {
+        Map<String, Object> spot = Map.of("x", x, "y", y, "card", true);
+        return new HashMap<>(Map.of("way", "PICTURE", "looks", List.of(Map.of("spot", spot))));
+    }
+
+    /** How much more light a print needs by its card. */
+    private double moreStops(String sheet) {
+        JsonNode verdict = ok(asked(sheet, card(0.5, 0.55))).get("verdict");
+        double stood =
+                http().slate(slate).get("standing").get("base").get("seconds").asDouble();
+        assertThat(verdict.get("restsOn").toString()).contains("The card measured", "on the grey card");
+        return Math.log(verdict.get("keepSeconds").asDouble() / stood) / Math.log(2);
+    }
+
+    /** What is taken for a grey card tells pack and time at once; two stops of too little light are no step of their own. */
+    @Test
+    void aGreyCardTellsTheDensityToo() {
+        ok(http().edit(slate, "base/seconds", 2));
+        String first = pictured("PRINT");
+        double less = moreStops(first);
+        taken(first, card(0.5, 0.55));
+        String second = pictured("PRINT");
+        double left = moreStops(second);
+        assertThat(Math.abs(less)).isGreaterThan(0.5);
+        assertThat(Math.abs(left)).isLessThan(0.12).isLessThan(Math.abs(less));
+    }
+
+    @Test
+    void aCardOnATestOrAWetPrintIsRefusedAtItsField() {
+        String strip = pictured("STRIP");
+        assertThat(asked(strip, card(0.5, 0.55)).pointers()).containsExactly("/cast/looks/0/spot/card");
+        String print = pictured("PRINT");
+        Map<String, Object> wet = card(0.5, 0.55);
+        wet.put("dry", false);
+        assertThat(asked(print, wet).pointers()).containsExactly("/cast/looks/0/spot/card");
+    }
+
     /** Every piece of a ring says where neutral lies, and they agree. */
     @Test
     void allPiecesAreMeasuredAtTheSameSpot() {
