@@ -244,14 +244,20 @@ function Judging({
         </div>
         {filter && kits && <KitQuestion kits={kits} />}
         {byPieces && <PickedPieces sheet={sheet} picks={picks} onPick={pick} />}
-        {byPicture && <h3>Tap a spot that is to be neutral{pieces && "; it is measured on every piece"}.</h3>}
+        {byPicture && (
+          <h3>
+            {isCard
+              ? "Tap the grey card: it tells the density too."
+              : `Tap a spot that is to be neutral${pieces ? "; it is measured on every piece" : ""}.`}
+          </h3>
+        )}
         {canCard && (
           <Ways<"GREY" | "CARD">
             label="What the spot is"
             value={card ? "CARD" : "GREY"}
             ways={[
               { value: "GREY", label: "Some grey" },
-              { value: "CARD", label: "A grey card: density too" },
+              { value: "CARD", label: "The grey card" },
             ]}
             onChange={(what) => setCard(what === "CARD")}
           />
@@ -262,6 +268,7 @@ function Judging({
         {byMeter && (
           <MeterFields
             slate={slate}
+            sheet={sheet}
             meter={chosen.meter}
             error={(pointer) => proposal.error?.at(pointer)}
             onChange={(meter) => setChosen({ meter })}

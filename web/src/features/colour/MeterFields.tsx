@@ -1,5 +1,13 @@
-import { useQuery } from "@tanstack/react-query";
-import { type Schemas, type SlateView, api, unwrap } from "../../shared/api/client";
+import { useMutation, useQuery } from "@tanstack/react-query";
+import {
+  type Problem,
+  type Schemas,
+  type SheetView,
+  type SlateView,
+  api,
+  toProblem,
+  unwrap,
+} from "../../shared/api/client";
 import { TextField } from "../../shared/ui/TextField";
 import { number } from "../../shared/units/format";
 import type { Metered } from "./casts";
@@ -10,6 +18,7 @@ const SCENES = ["average", "night", "snow"] as const;
 /** What a colour meter through a diffuser asks for; each kind of scene has an offset that own prints teach. */
 export function MeterFields(props: {
   slate: SlateView;
+  sheet: SheetView;
   meter: Metered | undefined;
   error: (pointer: string) => string | undefined;
   onChange: (meter: Metered) => void;
@@ -19,6 +28,16 @@ export function MeterFields(props: {
   const scenes = [...new Set([...SCENES, ...known.map((s) => s.scene)])];
   const offset = known.find((s) => s.scene === meter.scene.trim().toLowerCase());
   const at = "/cast/looks/0/meter";
+  const reading = useMutation<string, Problem>({
+    mutationFn: () =>
+      unwrap(api.GET("/api/sheets/{id}/practice-meter", { params: { path: { id: props.sheet.id } } })).then(
+        (shown) => shown.pack,
+        (error: unknown) => {
+          throw toProblem(error);
+        },
+      ),
+    onSuccess: (pack) => props.onChange({ ...meter, pack }),
+  });
   return (
     <>
       <h3>Which pack does the meter ask for?</h3>
@@ -30,6 +49,23 @@ export function MeterFields(props: {
         error={meter.pack === "" ? undefined : props.error(`${at}/pack`)}
         onChange={(pack) => props.onChange({ ...meter, pack })}
       />
+      {props.sheet.practice && (
+        <p className="field-hint">
+          <button
+            type="button"
+            className="link"
+            disabled={reading.isPending}
+            onClick={() => reading.mutate()}
+          >
+            Read the practice meter
+          </button>
+        </p>
+      )}
+      {reading.error && (
+        <p className="field-message" role="alert">
+          {reading.error.message}
+        </p>
+      )}
       <div className="wish-line" role="group" aria-label="What kind of scene it is">
         {scenes.map((scene) => (
           <button

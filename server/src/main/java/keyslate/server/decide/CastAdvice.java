@@ -63,13 +63,21 @@ final class CastAdvice {
         Words words = densityFirst ? density(sheet, told, time) : change(sheet, light, time, factor, all, estimate);
         return new VerdictView(
                 words.headline(),
-                words.why(),
+                ofCard(told) + words.why(),
                 rests(sheet, told, all, estimate),
                 LightView.of(light),
                 time.inSeconds(),
                 same.inSeconds(),
                 0,
                 null);
+    }
+
+    /** What the density was off by, where a card told. */
+    private static String ofCard(Told told) {
+        double stops = told.densityStops();
+        return told.byCard() && Math.abs(stops) >= SAME_STOPS
+                ? "The card is " + hundredths(stops) + " stop too " + (stops > 0 ? "light. " : "dark. ")
+                : "";
     }
 
     private static Taste taste(Hung sheet) {

@@ -3,6 +3,7 @@ package keyslate.server.print;
 import java.util.List;
 import java.util.Optional;
 import keyslate.core.darkroom.Look;
+import keyslate.core.quantity.FilterPack;
 import keyslate.server.rig.Rig;
 import keyslate.store.slate.ExposedSheet;
 
@@ -22,5 +23,14 @@ public interface PaperProcess {
     /** The pieces of a sheet as they look in the hand, for the practice phone; none outside the practice darkroom. */
     default List<Dry> dry(ExposedSheet sheet, Rig rig) {
         return List.of();
+    }
+
+    /**
+     * The pack that the practice darkroom's colour meter asks for under the negative of a sheet; none outside it, on other than colour paper, or where nothing was scanned.
+     *
+     * @param reading makes each reading's error its own
+     */
+    default Optional<FilterPack> metered(Rig rig, long reading) {
+        return Optional.empty();
     }
 }

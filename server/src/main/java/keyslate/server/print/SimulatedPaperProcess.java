@@ -7,9 +7,11 @@ import keyslate.core.darkroom.LaidPieces;
 import keyslate.core.darkroom.Look;
 import keyslate.core.darkroom.Negative;
 import keyslate.core.darkroom.SheetLight;
+import keyslate.core.darkroom.StandInColourMeter;
 import keyslate.core.darkroom.StandInEquipment;
 import keyslate.core.exposure.LampLag;
 import keyslate.core.medium.Medium;
+import keyslate.core.quantity.FilterPack;
 import keyslate.core.script.Part;
 import keyslate.server.negative.Negatives;
 import keyslate.server.rig.Rig;
@@ -58,6 +60,16 @@ class SimulatedPaperProcess implements PaperProcess {
                             .toList();
                 })
                 .orElse(List.of());
+    }
+
+    @Override
+    public Optional<FilterPack> metered(Rig rig, long reading) {
+        Part crop = rig.crop();
+        return negatives
+                .small(rig.subject(), rig.medium().core())
+                .filter(Negative.Colour.class::isInstance)
+                .map(n -> n.cropped(crop.left(), crop.top(), crop.width(), crop.height()))
+                .map(n -> StandInColourMeter.asks((Negative.Colour) n, box(rig), reading));
     }
 
     private Look scan(ExposedSheet sheet, Piece piece, Rig rig, Negative negative, StandInEquipment real) {

@@ -9,6 +9,7 @@ import java.util.stream.Stream;
 import keyslate.core.darkroom.ColourRaster;
 import keyslate.core.picture.PaperFinder;
 import keyslate.server.picture.PictureFiles;
+import keyslate.server.scan.ScanViews.MeteredView;
 import keyslate.server.scan.ScanViews.PapersView;
 import keyslate.server.web.TemporaryFiles;
 import org.springframework.http.CacheControl;
@@ -69,5 +70,11 @@ class ScanController {
                 .contentType(MediaType.IMAGE_JPEG)
                 .cacheControl(CacheControl.noStore())
                 .body(sheets.practicePhoto(id));
+    }
+
+    /** What the colour meter of the practice darkroom asks for under the negative of a sheet; each reading errs anew. */
+    @GetMapping("/api/sheets/{id}/practice-meter")
+    MeteredView practiceMeter(@PathVariable String id) {
+        return sheets.practiceMeter(id);
     }
 }

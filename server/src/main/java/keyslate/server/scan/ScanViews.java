@@ -16,6 +16,13 @@ public final class ScanViews {
     public record PapersView(String preview, List<List<Double>> papers) {}
 
     /**
+     * What the practice colour meter shows.
+     *
+     * @param pack that it asks for, "0/58/49"
+     */
+    public record MeteredView(String pack) {}
+
+    /**
      * A line over the picture.
      *
      * @param x1 where it begins, across

@@ -2,9 +2,12 @@ package keyslate.server.scan;
 
 import java.util.List;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicLong;
 import keyslate.core.darkroom.LaidPieces;
 import keyslate.core.darkroom.Look;
 import keyslate.core.darkroom.PracticePhone;
+import keyslate.core.light.Light;
+import keyslate.core.quantity.FilterPack;
 import keyslate.core.test.PieceMarks;
 import keyslate.core.test.PiecesPlan;
 import keyslate.core.test.TestPlan;
@@ -13,6 +16,7 @@ import keyslate.server.print.PaperProcess;
 import keyslate.server.print.PaperProcess.Dry;
 import keyslate.server.rig.Rig;
 import keyslate.server.rig.Rigs;
+import keyslate.server.scan.ScanViews.MeteredView;
 import keyslate.server.sheet.Patches;
 import keyslate.server.web.ConflictException;
 import keyslate.server.web.NotFoundException;
@@ -23,7 +27,7 @@ import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.SheetRepository;
 import org.springframework.stereotype.Service;
 
-/** Pictures of sheets as they were taken, and the practice phone. */
+/** Pictures of sheets as they were taken, and the practice darkroom's phone and colour meter. */
 @Service
 public class SheetPictures {
     private final Database database;
@@ -32,6 +36,7 @@ public class SheetPictures {
     private final Rigs rigs;
     private final PaperProcess process;
     private final ScanPictures pictures;
+    private final AtomicLong metered = new AtomicLong();
 
     SheetPictures(
             Database database,
@@ -70,6 +75,21 @@ public class SheetPictures {
                 throw new ConflictException("no-phone", "Only the practice darkroom has a phone of its own.");
             }
             return PictureFiles.jpeg(photo(dry, rig, sheet));
+        });
+    }
+
+    /** @throws ConflictException outside the practice darkroom, on other than colour paper, or where nothing was scanned */
+    MeteredView practiceMeter(String sheetId) {
+        return database.inSnapshot(() -> {
+            ExposedSheet sheet = sheets.exposed(sheetId).orElseThrow(NotFoundException.of("sheet"));
+            Recipe recipe = recipes.get(sheet.sheet().recipeId());
+            Rig rig = rigs.of(sheet.sheet(), recipe, rigs.of(recipe));
+            FilterPack asked = process.metered(rig, metered.incrementAndGet())
+                    .orElseThrow(
+                            () -> new ConflictException(
+                                    "no-meter",
+                                    "The practice darkroom's colour meter reads scanned colour negatives there. Type what yours shows."));
+            return new MeteredView(Light.dials(asked).notation());
         });
     }
 

@@ -3,6 +3,7 @@ package keyslate.server.test;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.io.IOException;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -57,6 +58,26 @@ class MeterHttpTest extends OnATestSlate {
         ok(http().edit(slate, "base/light", pack));
         String print = printed(slate);
         ok(http().post("/api/sheets/" + print + "/acceptance", Map.of("version", http().version(slate))));
+    }
+
+    /** The practice darkroom has one of its own, which reads what was scanned. */
+    @Test
+    void thePracticeMeterAsksForAPackThatCanBeTaken() throws IOException {
+        String nothing = printed(slate);
+        assertThat(http().get("/api/sheets/" + nothing + "/practice-meter").status())
+                .isEqualTo(409);
+        scanned();
+        String print = printed(slate);
+        String asked = ok(http().get("/api/sheets/" + print + "/practice-meter"))
+                .get("pack")
+                .asString();
+        String again = ok(http().get("/api/sheets/" + print + "/practice-meter"))
+                .get("pack")
+                .asString();
+        assertThat(asked).matches("\\d+(\\.\\d)?/\\d+(\\.\\d)?/\\d+(\\.\\d)?").isNotEqualTo(again);
+        JsonNode verdict = ok(asked(print, metered(asked, "average"))).get("verdict");
+        assertThat(verdict.get("restsOn").toString()).contains("The meter asks for " + asked);
+        assertThat(http().get("/api/sheets/no-such/practice-meter").status()).isEqualTo(404);
     }
 
     @Test
