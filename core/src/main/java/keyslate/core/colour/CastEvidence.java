@@ -3,7 +3,8 @@ package keyslate.core.colour;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
-import java.util.EnumMap;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -20,7 +21,7 @@ import keyslate.core.quantity.QuantityException;
  * <p>COL-28: a look is taken as V = w·G·(n − p) + e·b + error, each in magenta and yellow: p the points the patch was printed with, n those that make it neutral, G what one
  * point of the pack shows as by its way ({@link CastWay}; for a kit of viewing filters its diagonal is 1/k of COL-06, beside it what a filter absorbs of the other
  * colour), w the gradient of the paper where the patch was judged (COL-14), b an error that stays the same from look to look: of this eye in this light, or of the grey
- * card that was laid beside. Least squares over n, each way's G, and b. So the first strong casts tell the factors, the nearly neutral patches tell the pack, and an eye's
+ * card that was laid beside. Least squares over n, the G of each way and of each kit, and b. So the first strong casts tell the factors, the nearly neutral patches tell the pack, and an eye's
  * steady error is told by what is not of that eye. Derived in docs/formulas/colour.md.
  */
 public final class CastEvidence {
@@ -56,20 +57,31 @@ public final class CastEvidence {
     private static final int OF_A_WAY = 4;
 
     private final List<CastLook> looks;
-    private final Map<CastWay, KitFactors> beliefs = new EnumMap<>(CastWay.class);
-    private final List<CastWay> ways;
+    private final Map<Source, KitFactors> beliefs = new HashMap<>();
+    private final List<Source> sources;
     private final int unknowns;
+
+    /** What a look was had by: a way, and of viewing filters the kit. Each has a G of its own. */
+    private record Source(CastWay way, String kit) {
+        static Source of(CastLook look) {
+            return new Source(look.way(), look.kit());
+        }
+    }
 
     private CastEvidence(List<CastLook> looks, List<KitFactors> beliefs) {
         this.looks = looks;
         for (KitFactors belief : beliefs) {
-            this.beliefs.put(belief.way(), belief);
+            this.beliefs.put(new Source(belief.way(), belief.kit()), belief);
         }
-        ways = looks.stream().map(CastLook::way).distinct().sorted().toList();
-        for (CastWay way : ways) {
-            this.beliefs.putIfAbsent(way, KitFactors.believed(way));
+        sources = looks.stream()
+                .map(Source::of)
+                .distinct()
+                .sorted(Comparator.comparing(Source::way).thenComparing(Source::kit))
+                .toList();
+        for (Source source : sources) {
+            this.beliefs.putIfAbsent(source, KitFactors.believed(source.way()).of(source.kit()));
         }
-        unknowns = FACTORS + OF_A_WAY * ways.size();
+        unknowns = FACTORS + OF_A_WAY * sources.size();
     }
 
     /**
@@ -92,9 +104,11 @@ public final class CastEvidence {
             return uncertaintyPoints <= SETTLED_POINTS;
         }
 
-        /** What was found of a way. */
-        public Optional<KitFactors> of(CastWay way) {
-            return factors.stream().filter(f -> f.way() == way).findFirst();
+        /** What was found of a way, and of viewing filters of a kit; empty = one that is not named. */
+        public Optional<KitFactors> of(CastWay way, String kit) {
+            return factors.stream()
+                    .filter(f -> f.way() == way && f.kit().equals(kit))
+                    .findFirst();
         }
     }
 
@@ -161,13 +175,13 @@ public final class CastEvidence {
 
     private List<KitFactors> factors(double[] found, double[][] covariance) {
         List<KitFactors> factors = new ArrayList<>();
-        for (CastWay way : ways) {
-            int at = at(way);
+        for (Source source : sources) {
+            int at = at(source);
             Known[] known = new Known[OF_A_WAY];
             for (int i = 0; i < OF_A_WAY; i++) {
                 known[i] = new Known(found[at + i], Math.sqrt(covariance[at + i][at + i]));
             }
-            factors.add(new KitFactors(way, known[0], known[1], known[2], known[3]));
+            factors.add(new KitFactors(source.way(), source.kit(), known[0], known[1], known[2], known[3]));
         }
         return factors;
     }
@@ -188,21 +202,21 @@ public final class CastEvidence {
         return look.way().eyeShare() > 0 && look.against() == Against.NOTHING;
     }
 
-    private int at(CastWay way) {
-        return FACTORS + OF_A_WAY * ways.indexOf(way);
+    private int at(Source source) {
+        return FACTORS + OF_A_WAY * sources.indexOf(source);
     }
 
     /** As the last look alone says at the factors that are believed. */
     private double[] start() {
         CastLook last = looks.get(looks.size() - 1);
         double[] start = new double[unknowns];
-        for (CastWay way : ways) {
-            Known[] known = beliefs.get(way).inOrder();
+        for (Source source : sources) {
+            Known[] known = beliefs.get(source).inOrder();
             for (int i = 0; i < OF_A_WAY; i++) {
-                start[at(way) + i] = known[i].figure();
+                start[at(source) + i] = known[i].figure();
             }
         }
-        int at = at(last.way());
+        int at = at(Source.of(last));
         start[MAGENTA] = points(last, MAGENTA) + last.magenta() / start[at] / last.gradient();
         start[YELLOW] = points(last, YELLOW) + last.yellow() / start[at + 3] / last.gradient();
         return start;
@@ -216,12 +230,12 @@ public final class CastEvidence {
         double card = card();
         prior(rows, CARD, pinned ? about[CARD] : 0, pinned ? PINNED : card);
         prior(rows, CARD + 1, pinned ? about[CARD + 1] : 0, pinned ? PINNED : card);
-        for (CastWay way : ways) {
-            Known[] known = beliefs.get(way).inOrder();
+        for (Source source : sources) {
+            Known[] known = beliefs.get(source).inOrder();
             for (int i = 0; i < OF_A_WAY; i++) {
-                prior(rows, at(way) + i, known[i].figure(), known[i].spread());
+                prior(rows, at(source) + i, known[i].figure(), known[i].spread());
             }
-            alike(rows, way, known);
+            alike(rows, source, known);
         }
         for (CastLook look : looks) {
             seen(rows, look, about);
@@ -248,14 +262,14 @@ public final class CastEvidence {
     }
 
     /** Magenta and yellow of a kit differ less from each other than both may differ from what is believed. */
-    private void alike(LeastSquares rows, CastWay way, Known[] known) {
+    private void alike(LeastSquares rows, Source source, Known[] known) {
         double[] row = new double[unknowns];
-        row[at(way)] = 1;
-        row[at(way) + 3] = -1;
+        row[at(source)] = 1;
+        row[at(source) + 3] = -1;
         rows.add(
                 row,
                 known[0].figure() - known[3].figure(),
-                way.trust().apart() * way.trust().shown());
+                source.way().trust().apart() * source.way().trust().shown());
     }
 
     /** G·(n − p) is straightened about what was found before: each of its products counts for n and for G. */
@@ -263,7 +277,7 @@ public final class CastEvidence {
         double magenta = about[MAGENTA] - points(look, MAGENTA);
         double yellow = about[YELLOW] - points(look, YELLOW);
         double w = look.gradient();
-        int at = at(look.way());
+        int at = at(Source.of(look));
         for (int colour = MAGENTA; colour <= YELLOW; colour++) {
             int g = at + 2 * colour;
             double[] row = new double[unknowns];
@@ -296,12 +310,12 @@ public final class CastEvidence {
     /** Factors and sides beyond their reach are held there, so that two colours never look like one, and the pack follows from them. */
     private void hold(double[] found) {
         double[] stood = found.clone();
-        for (CastWay way : ways) {
-            KitFactors belief = beliefs.get(way);
-            int at = at(way);
+        for (Source source : sources) {
+            KitFactors belief = beliefs.get(source);
+            int at = at(source);
             held(found, at, belief.magenta().figure());
             held(found, at + 3, belief.yellow().figure());
-            double most = MOST_SIDE * way.trust().shown();
+            double most = MOST_SIDE * source.way().trust().shown();
             for (int side = at + 1; side <= at + 2; side++) {
                 found[side] = Math.max(-most, Math.min(most, found[side]));
             }
@@ -311,7 +325,7 @@ public final class CastEvidence {
         }
         LeastSquares rows = new LeastSquares(2);
         for (CastLook look : looks) {
-            int at = at(look.way());
+            int at = at(Source.of(look));
             double w = look.gradient();
             for (int colour = MAGENTA; colour <= YELLOW; colour++) {
                 int g = at + 2 * colour;

@@ -13,6 +13,7 @@ import keyslate.core.quantity.FilterPack;
  * @param atLeast whether this is the strongest there was to compare with, and the cast may be any stronger
  * @param openPoints what the look leaves open beyond its way's errors, points of the way, one standard deviation
  * @param gradient how much of a cast shows on a patch of this density, 1 = as on one of the right density (COL-14)
+ * @param kit the name of the kit of viewing filters that was looked through; empty where none was, or none is named
  */
 public record CastLook(
         FilterPack pack,
@@ -22,7 +23,8 @@ public record CastLook(
         Against against,
         boolean atLeast,
         double openPoints,
-        double gradient) {
+        double gradient,
+        String kit) {
     /** What a neutral in one light may be off in another, points of a viewing filter, one standard deviation. */
     private static final double ANOTHER_LIGHT = 3;
 
@@ -54,15 +56,20 @@ public record CastLook(
 
     /** A plain look at a patch of the right density. */
     public static CastLook of(FilterPack pack, double magenta, double yellow, CastWay way) {
-        return new CastLook(pack, magenta, yellow, way, Against.NOTHING, false, 0, 1);
+        return new CastLook(pack, magenta, yellow, way, Against.NOTHING, false, 0, 1, "");
     }
 
     public CastLook against(Against other) {
-        return new CastLook(pack, magenta, yellow, way, other, atLeast, openPoints, gradient);
+        return new CastLook(pack, magenta, yellow, way, other, atLeast, openPoints, gradient, kit);
+    }
+
+    /** The same through a kit of a name. */
+    public CastLook through(String name) {
+        return new CastLook(pack, magenta, yellow, way, against, atLeast, openPoints, gradient, name);
     }
 
     public CastLook open(double points) {
-        return new CastLook(pack, magenta, yellow, way, against, atLeast, points, gradient);
+        return new CastLook(pack, magenta, yellow, way, against, atLeast, points, gradient, kit);
     }
 
     /**
@@ -80,7 +87,8 @@ public record CastLook(
                         against,
                         atLeast,
                         openPoints,
-                        gradient)
+                        gradient,
+                        kit)
                 .open(Math.hypot(openPoints, points * WetPrint.OPEN_POINTS));
     }
 
@@ -90,7 +98,7 @@ public record CastLook(
     }
 
     public CastLook orMore() {
-        return new CastLook(pack, magenta, yellow, way, against, true, openPoints, gradient);
+        return new CastLook(pack, magenta, yellow, way, against, true, openPoints, gradient, kit);
     }
 
     /**
@@ -101,7 +109,8 @@ public record CastLook(
     public CastLook needing(double stops) {
         double log = ColourPaper.logExposureFor(MIDDLE) - LOG_PER_STOP * Check.finite("stops", stops);
         double slope = ColourPaper.gradient(ColourPaper.amount(log)) / ColourPaper.gradient(MIDDLE);
-        return new CastLook(pack, magenta, yellow, way, against, atLeast, openPoints, Math.max(LEAST_GRADIENT, slope));
+        return new CastLook(
+                pack, magenta, yellow, way, against, atLeast, openPoints, Math.max(LEAST_GRADIENT, slope), kit);
     }
 
     /**

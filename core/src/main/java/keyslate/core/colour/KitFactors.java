@@ -5,12 +5,13 @@ import keyslate.core.quantity.FilterShift;
 /**
  * What one point of the pack shows as by a way (COL-28): V = G·(n − p).
  *
+ * @param kit the name of the kit of viewing filters; empty of other ways, and where none is named
  * @param magenta points of magenta cast for one point of magenta in the pack, and how well that is known
  * @param yellow the same of yellow
  * @param magentaSide magenta cast for a point of yellow
  * @param yellowSide yellow cast for a point of magenta
  */
-public record KitFactors(CastWay way, Known magenta, Known magentaSide, Known yellowSide, Known yellow) {
+public record KitFactors(CastWay way, String kit, Known magenta, Known magentaSide, Known yellowSide, Known yellow) {
     private static final double DRIFT = 0.05;
     private static final double SIDE_DRIFT = 0.5;
 
@@ -31,7 +32,17 @@ public record KitFactors(CastWay way, Known magenta, Known magentaSide, Known ye
         CastWay.Trust trust = way.trust();
         Known own = new Known(shown, trust.doubt() * shown);
         Known side = new Known(0, trust.side() * shown);
-        return new KitFactors(way, own, side, side, own);
+        return new KitFactors(way, "", own, side, side, own);
+    }
+
+    /** The same of a kit of a name. */
+    public KitFactors of(String name) {
+        return new KitFactors(way, name, magenta, magentaSide, yellowSide, yellow);
+    }
+
+    /** Whether a look was had by this way, and through this kit. */
+    public boolean isOf(CastLook look) {
+        return way == look.way() && kit.equals(look.kit());
     }
 
     /** As they are believed on the next slate: in another light and on another print they may be off by a twentieth more, and are never less known than with no look at all (COL-46). */
@@ -40,6 +51,7 @@ public record KitFactors(CastWay way, Known magenta, Known magentaSide, Known ye
         double open = DRIFT * way.trust().shown();
         return new KitFactors(
                 way,
+                kit,
                 wider(magenta, open, unknown.magenta()),
                 wider(magentaSide, open * SIDE_DRIFT, unknown.magentaSide()),
                 wider(yellowSide, open * SIDE_DRIFT, unknown.yellowSide()),

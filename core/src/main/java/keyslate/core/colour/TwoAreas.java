@@ -33,7 +33,7 @@ public record TwoAreas(double magenta, double yellow, double limit) {
         double[] sum = new double[2];
         for (CastLook look : looks) {
             KitFactors of = factors.stream()
-                    .filter(f -> f.way() == look.way())
+                    .filter(f -> f.isOf(look))
                     .findFirst()
                     .orElseGet(() -> KitFactors.believed(look.way()));
             FilterShift pull = of.pull(look);

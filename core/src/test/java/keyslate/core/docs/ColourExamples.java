@@ -243,7 +243,7 @@ final class ColourExamples {
     private static double onAnotherSlate(Example e) {
         KitFactors.Known own = new KitFactors.Known(e.at("figure"), e.at("spread"));
         KitFactors.Known side = new KitFactors.Known(0, 0.1);
-        return new KitFactors(CastWay.VIEWING_FILTER, own, side, side, own)
+        return new KitFactors(CastWay.VIEWING_FILTER, "", own, side, side, own)
                 .onAnotherSlate()
                 .magenta()
                 .spread();

@@ -120,7 +120,6 @@ final class AskedCast {
                 factor,
                 Boolean.TRUE.equals(cast.alone()),
                 in,
-                name,
                 !card.isEmpty());
     }
 

@@ -199,7 +199,7 @@ final class CastAdvice {
                             .name()
                             .toLowerCase(Locale.ROOT)));
         }
-        estimate.of(CastWay.VIEWING_FILTER)
+        estimate.of(CastWay.VIEWING_FILTER, ColourSoFar.lastKit(all))
                 .ifPresent(kit -> rests.add(factors(kit, told.factor() / CastLooks.USUAL_FACTOR)));
         estimate.steady().filter(SteadyError::isFound).ifPresent(steady -> rests.add(steady(steady)));
         if (told.densityStops() != 0) {

@@ -1,7 +1,6 @@
 package keyslate.server.decide;
 
 import java.util.List;
-import java.util.Objects;
 import keyslate.core.colour.CastLook;
 import keyslate.core.colour.CastLook.Against;
 import keyslate.core.quantity.FilterPack;
@@ -29,7 +28,6 @@ final class CastLooks {
      * @param factor what a point of the kit they were had through is said to move the pack by
      * @param alone whether they count by themselves
      * @param in how the print was as it was looked at
-     * @param kit its name; empty where none was named
      * @param byCard whether the density was measured on a grey card
      */
     record Told(
@@ -39,7 +37,6 @@ final class CastLooks {
             double factor,
             boolean alone,
             LookedIn in,
-            String kit,
             boolean byCard) {
         double magenta() {
             return casts.stream().mapToDouble(SeenCast::magentaPoints).average().orElse(0);
@@ -84,17 +81,7 @@ final class CastLooks {
                         0,
                         ""))
                 : seen.casts();
-        return new Told(
-                casts.get(0).way(), or(seen.densityStops(), 0), casts, USUAL_FACTOR, false, AS_KEPT, kit(casts), false);
-    }
-
-    /** The kit that was looked through last; empty where none was named. */
-    static String kit(List<SeenCast> casts) {
-        return casts.stream()
-                .map(SeenCast::kit)
-                .filter(Objects::nonNull)
-                .reduce((first, last) -> last)
-                .orElse("");
+        return new Told(casts.get(0).way(), or(seen.densityStops(), 0), casts, USUAL_FACTOR, false, AS_KEPT, false);
     }
 
     private static CastLook look(FilterPack pack, SeenCast cast, double densityStops) {
@@ -109,7 +96,8 @@ final class CastLooks {
                         cast.yellowPoints(),
                         keyslate.core.colour.CastWay.valueOf(cast.way()))
                 .against(Against.valueOf(cast.against()))
-                .open(cast.openPoints());
+                .open(cast.openPoints())
+                .through(cast.kit() == null ? "" : cast.kit());
         if (CastWay.PICTURE.name().equals(cast.way()) || CastWay.METER.name().equals(cast.way())) {
             // It went through the paper's curve already, or never saw the print.
             return look;

@@ -76,26 +76,28 @@ class ColourSoFar {
                 if (looks.isEmpty()) {
                     looks.add(start(sheet));
                 }
-                casts(sheet).forEach(d -> looks.addAll(CastLooks.kept(d.seen()).at(pack)));
+                casts(sheet).stream()
+                        .flatMap(d -> CastLooks.kept(d.seen()).at(pack).stream())
+                        .map(this::asCalledToday)
+                        .forEach(looks::add);
             }
         }
         return looks;
     }
 
-    /**
-     * What slates before this one taught of kit and eye, for the ways that looks were had by.
-     *
-     * @param kit that is looked through now; empty where none is named
-     */
-    private List<KitFactors> known(List<OnCord> cord, Rig rig, String kit, List<CastLook> looks) {
+    /** What slates before this one taught of kits and eye, for those that looks were had by. */
+    private List<KitFactors> known(List<OnCord> cord, Rig rig, List<CastLook> looks) {
         Optional<Sheet> first = cord.stream()
                 .filter(sheet -> samePaper(sheet, rig))
                 .findFirst()
                 .map(s -> s.exposed().sheet());
         return first.stream()
                 .flatMap(sheet -> LEARNED.stream()
-                        .filter(way -> looks.stream().anyMatch(l -> l.way() == way))
-                        .flatMap(way -> taughtOf(way, kit, sheet).stream()))
+                        .flatMap(way -> looks.stream()
+                                .filter(l -> l.way() == way)
+                                .map(CastLook::kit)
+                                .distinct()
+                                .flatMap(kit -> taughtOf(way, kit, sheet).stream())))
                 .toList();
     }
 
@@ -106,7 +108,8 @@ class ColourSoFar {
                 : sheets.taught(way.name(), names, first.slateId(), first.begunAt())
                         .filter(Taught::isWhole)
                         .map(Taught::toCore)
-                        .map(KitFactors::onAnotherSlate);
+                        .map(KitFactors::onAnotherSlate)
+                        .map(found -> found.of(kit));
     }
 
     /** All names that a kit has or had; none where none is named. */
@@ -114,27 +117,28 @@ class ColourSoFar {
         return kit.isEmpty() ? List.of() : kits.find(kit).map(Kit::names).orElse(List.of(kit));
     }
 
-    /** Looks with what earlier slates taught. */
-    Estimate weighed(Hung sheet, Told told, List<CastLook> counting) {
-        String kit = told.kit().isEmpty() ? kit(sheet.cord(), sheet.before()) : told.kit();
-        return CastEvidence.weighed(counting, known(sheet.cord(), sheet.before(), kit, counting));
+    /** A look under the name that its kit has today. */
+    private CastLook asCalledToday(CastLook look) {
+        return look.kit().isEmpty()
+                ? look
+                : look.through(kits.find(look.kit()).map(Kit::name).orElse(look.kit()));
     }
 
-    /** What an estimate taught that the next slate can begin with: of a kit that has a name, and of this eye's names for casts. */
-    List<Taught> taught(Hung sheet, Told told, Estimate together) {
-        String kit = told.kit().isEmpty() ? kit(sheet.cord(), sheet.before()) : told.kit();
+    /** Looks with what earlier slates taught. */
+    Estimate weighed(Hung sheet, List<CastLook> counting) {
+        return CastEvidence.weighed(counting, known(sheet.cord(), sheet.before(), counting));
+    }
+
+    /** What an estimate taught that the next slate can begin with: of kits that have a name, and of this eye's names for casts. */
+    List<Taught> taught(Told told, Estimate together) {
         return told.alone()
                 ? List.of()
-                : LEARNED.stream()
-                        .filter(way -> way != CastWay.VIEWING_FILTER || !kit.isEmpty())
-                        .flatMap(way -> together.of(way).stream())
-                        .map(f -> Taught.of(f, f.way() == CastWay.VIEWING_FILTER ? kit : ""))
+                : together.factors().stream()
+                        .filter(f -> LEARNED.contains(f.way()))
+                        .filter(f ->
+                                f.way() != CastWay.VIEWING_FILTER || !f.kit().isEmpty())
+                        .map(Taught::of)
                         .toList();
-    }
-
-    /** The kit that was looked through last on a slate. */
-    private static String kit(List<OnCord> cord, Rig rig) {
-        return CastLooks.kit(looked(cord, rig).stream().map(Looked::said).toList());
     }
 
     private static List<Decision> casts(OnCord sheet) {
@@ -153,7 +157,7 @@ class ColourSoFar {
         if (looks.isEmpty()) {
             return Optional.empty();
         }
-        Estimate together = CastEvidence.weighed(looks, known(cord, now, kit(cord, now), looks));
+        Estimate together = CastEvidence.weighed(looks, known(cord, now, looks));
         return Optional.of(view(together, looked(cord, now), looks));
     }
 
@@ -172,21 +176,31 @@ class ColourSoFar {
     }
 
     private static ColourView view(Estimate together, List<Looked> looked, List<CastLook> looks) {
-        long throughKit =
-                looks.stream().filter(l -> l.way() == CastWay.VIEWING_FILTER).count();
+        String kit = lastKit(looks);
+        long throughKit = looks.stream()
+                .filter(l -> l.way() == CastWay.VIEWING_FILTER && l.kit().equals(kit))
+                .count();
         return new ColourView(
                 looked.stream().map(l -> l.view(together)).toList(),
                 LightView.of(Light.dials(together.pack())),
                 together.uncertaintyPoints(),
                 together.isSettled(),
                 CastAdvice.outline(together.region()),
-                together.of(CastWay.VIEWING_FILTER)
+                together.of(CastWay.VIEWING_FILTER, kit)
                         .map(k -> kit(k, (int) throughKit))
                         .orElse(null),
                 together.steady().map(ColourSoFar::steady).orElse(null),
                 PacksAround.stepFor(together.uncertaintyPoints()),
                 NamedCast.scaleFor(together.uncertaintyPoints()),
                 apart(together, looked).orElse(null));
+    }
+
+    /** The kit that was looked through last; empty where none was, or none is named. */
+    static String lastKit(List<CastLook> looks) {
+        return looks.stream()
+                .filter(l -> l.way() == CastWay.VIEWING_FILTER)
+                .map(CastLook::kit)
+                .reduce("", (first, last) -> last);
     }
 
     /** What two places that should both be neutral differ by, in words. */
@@ -230,7 +244,7 @@ class ColourSoFar {
             FilterPack pack = look.pack();
             PackPoint at = new PackPoint(pack.inMagenta() - pack.inCyan(), pack.inYellow() - pack.inCyan());
             FilterShift pull =
-                    together.of(look.way()).map(way -> way.pull(look)).orElse(FilterShift.NONE);
+                    together.of(look.way(), look.kit()).map(by -> by.pull(look)).orElse(FilterShift.NONE);
             return new LookedView(
                     sheetId,
                     at,
@@ -241,7 +255,7 @@ class ColourSoFar {
         }
     }
 
-    private static List<Looked> looked(List<OnCord> cord, Rig now) {
+    private List<Looked> looked(List<OnCord> cord, Rig now) {
         return cord.stream()
                 .filter(sheet -> samePaper(sheet, now))
                 .flatMap(sheet -> casts(sheet).stream()
@@ -250,9 +264,9 @@ class ColourSoFar {
                 .toList();
     }
 
-    private static Stream<Looked> looked(String sheetId, FilterPack stood, Told told) {
+    private Stream<Looked> looked(String sheetId, FilterPack stood, Told told) {
         List<CastLook> looks = told.at(stood);
         return IntStream.range(0, looks.size())
-                .mapToObj(i -> new Looked(sheetId, told.casts().get(i), looks.get(i)));
+                .mapToObj(i -> new Looked(sheetId, told.casts().get(i), asCalledToday(looks.get(i))));
     }
 }

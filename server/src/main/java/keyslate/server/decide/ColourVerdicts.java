@@ -34,7 +34,7 @@ class ColourVerdicts {
     ColourProposal proposed(Hung sheet, Cast cast) {
         Told told = asked.told(cast, sheet);
         List<CastLook> counting = soFar.counting(sheet, told);
-        Estimate together = soFar.weighed(sheet, told, counting);
+        Estimate together = soFar.weighed(sheet, counting);
         return new ColourProposal(
                 CastAdvice.verdict(sheet, told, counting, together), soFar.with(sheet, told, counting, together));
     }
@@ -42,9 +42,8 @@ class ColourVerdicts {
     Judged judged(Hung sheet, Cast cast) {
         Told told = asked.told(cast, sheet);
         List<CastLook> counting = soFar.counting(sheet, told);
-        Estimate together = soFar.weighed(sheet, told, counting);
-        return new Judged(
-                CastAdvice.verdict(sheet, told, counting, together), told.seen(soFar.taught(sheet, told, together)));
+        Estimate together = soFar.weighed(sheet, counting);
+        return new Judged(CastAdvice.verdict(sheet, told, counting, together), told.seen(soFar.taught(told, together)));
     }
 
     /** What all looks of a slate say so far; none before the first sheet. */

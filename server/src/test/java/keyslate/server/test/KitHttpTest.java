@@ -214,6 +214,28 @@ class KitHttpTest extends OnATestSlate {
                 .isCloseTo(known.get("magentaFactor").asDouble(), within(1e-9));
     }
 
+    /** Two kits on one slate are two: what one of them is worth says nothing of the other. */
+    @Test
+    void twoKitsOnOneSlateHaveFactorsOfTheirOwn() {
+        keep(own, "STRENGTH");
+        keep(other, "STRENGTH");
+        String slate = slate(frame, colour, 0, Map.of("apertureMark", 8));
+        take(slate, printed(slate, "0/50/50"), through(own, 20));
+        take(slate, printed(slate, "0/66/50"), through(own, 0));
+        String print = printed(slate, "0/50/50");
+        JsonNode mine = asked(slate, print, through(own, 20)).get("kit");
+        JsonNode theirs = asked(slate, print, through(other, 32)).get("kit");
+        assertThat(mine.get("magentaFactor").asDouble()).isBetween(0.6, 0.85);
+        assertThat(mine.get("looks").asInt()).isEqualTo(3);
+        assertThat(theirs.get("magentaFactor").asDouble()).isBetween(0.4, 0.6);
+        assertThat(theirs.get("looks").asInt()).isEqualTo(1);
+        take(slate, print, through(other, 32));
+        // Under another name it is the same kit still.
+        rename(own, gift);
+        JsonNode after = asked(slate, print, through(gift, 20)).get("kit");
+        assertThat(after.get("looks").asInt()).isEqualTo(3);
+    }
+
     @Test
     void whatAKitSaysCountsAndAnUnknownOneIsRefused() {
         keep(loan, "CORRECTION");

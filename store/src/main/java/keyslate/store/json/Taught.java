@@ -23,11 +23,11 @@ public record Taught(String way, String kit, List<Double> figures, List<Double> 
         spreads = List.copyOf(spreads);
     }
 
-    public static Taught of(KitFactors found, String kit) {
+    public static Taught of(KitFactors found) {
         List<Known> known = List.of(found.magenta(), found.magentaSide(), found.yellowSide(), found.yellow());
         return new Taught(
                 found.way().name(),
-                kit,
+                found.kit(),
                 known.stream().map(Known::figure).toList(),
                 known.stream().map(Known::spread).toList());
     }
@@ -36,7 +36,7 @@ public record Taught(String way, String kit, List<Double> figures, List<Double> 
     public KitFactors toCore() {
         Known[] known = new Known[FIGURES];
         Arrays.setAll(known, i -> new Known(figures.get(i), spreads.get(i)));
-        return new KitFactors(CastWay.valueOf(way), known[0], known[1], known[2], known[3]);
+        return new KitFactors(CastWay.valueOf(way), kit, known[0], known[1], known[2], known[3]);
     }
 
     /** Whether it is whole, as one from a file may not be. */
