@@ -79,6 +79,16 @@ class PacksIT extends JourneyTest {
         spot.press("ArrowDown");
         spot.press("Shift+ArrowRight");
         assertThat(printer.verdict()).containsText("The print turns");
+        // Said to be the grey card, it tells the density as well.
+        Locator byEye = page.getByText("More light", new Page.GetByTextOptions().setExact(true));
+        assertThat(byEye).isVisible();
+        spot.press("y");
+        assertThat(page.getByText("Tap the grey card: it tells the density too."))
+                .isVisible();
+        assertThat(byEye).not().isVisible();
+        assertThat(printer.verdict()).containsText("The card is ");
+        spot.press("y");
+        assertThat(printer.verdict()).not().containsText("The card is ");
         assertThat(page.getByText("Beside it")).not().isVisible();
         page.waitForResponse(answer -> answer.url().endsWith("/casts"), () -> printer.presses("Set 0/"));
         assertThat(page.getByText("On record:")).isVisible();

@@ -359,4 +359,30 @@ class StoresIT extends JourneyTest {
         page().keyboard().press("b");
         page().waitForURL(Pattern.compile("/$"));
     }
+
+    /** A kit that came to the shelf by its name alone is asked at a print what stands on it, by keys. */
+    @Test
+    void aKitOfTheShelfIsTakenInHandAtAPrint() {
+        printer().opens("/stores");
+        printer().button("Add a viewing kit").press("Enter");
+        printer().field("Name").fill("Test kit");
+        printer().field("Which strengths are there").fill("5, red");
+        printer().button("Put it on the shelf").press("Enter");
+        assertThat(page().getByText("“red” is not a number.")).isVisible();
+        printer().field("Which strengths are there").fill("5,10,20");
+        printer().button("Put it on the shelf").press("Enter");
+        assertThat(thing("Viewing kits", "Test kit")).containsText("5, 10, 20");
+        printer().opens("/");
+        page().getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Teapot, colour")))
+                .first()
+                .press("Enter");
+        page().waitForURL("**/slates/**");
+        printer().goesTo("Colour");
+        assertThat(page().getByText("What stands on the filters of Test kit?")).isVisible();
+        printer().chooses("The correction");
+        assertThat(page().getByText("Test kit says the correction: 10 on it moves the pack by 10 at first."))
+                .isVisible();
+        printer().opens("/stores");
+        assertThat(thing("Viewing kits", "Test kit")).containsText("they say the correction");
+    }
 }
