@@ -320,7 +320,7 @@ function Judging({
             onChange={(which) => setAlone(which === "ALONE")}
           />
         )}
-        {filter && weighed?.kit && <Learned taught={weighed.kit} says={kit?.says ?? "STRENGTH"} />}
+        {filter && weighed?.kit && <Learned taught={weighed.kit} kits={kits ?? []} />}
         {weighed?.steady?.found && <Steady steady={weighed.steady} />}
         {colour?.apart && <p className="field-hint">{colour.apart}</p>}
         <Checkbox checked={alike} onChange={(event) => sayColoursAlike(event.target.checked)}>

@@ -17,13 +17,17 @@ import {
 } from "./kit";
 
 /** In points as they stand on the filters: the server counts as if all kits said their strength. */
-export function Learned({ taught, says }: { taught: Schemas["KitView"]; says: Says }) {
+export function Learned({ taught, kits }: { taught: Schemas["KitView"]; kits: readonly Kit[] }) {
+  const kit = kits.find((one) => one.name === taught.name);
+  // What stands on the filters of one that is retired is not known here.
+  if (!kit && taught.name !== "") return null;
+  const says = kit?.says ?? "STRENGTH";
   const five = (factor: number) => number((5 * factor * FACTORS[says]) / FACTORS.STRENGTH);
   return (
     <p className="field-hint">
-      This kit&rsquo;s 5 moves the pack by {five(taught.magentaFactor)} M or {five(taught.yellowFactor)} Y, ±{" "}
-      {Math.round(100 * taught.limitShare)} %, learned from {taught.looks}{" "}
-      {taught.looks === 1 ? "look" : "looks"}.
+      {taught.name === "" ? "This kit" : taught.name}&rsquo;s 5 moves the pack by {five(taught.magentaFactor)}{" "}
+      M or {five(taught.yellowFactor)} Y, ± {Math.round(100 * taught.limitShare)} %, learned from{" "}
+      {taught.looks} {taught.looks === 1 ? "look" : "looks"}.
     </p>
   );
 }

@@ -70,6 +70,7 @@ class ColourSoFar {
     /** What was known before, and every look since, the oldest first. */
     private List<CastLook> looks(List<OnCord> cord, Rig rig) {
         List<CastLook> looks = new ArrayList<>();
+        List<Kit> called = kits.alsoRetired();
         for (OnCord sheet : cord) {
             if (samePaper(sheet, rig) && !sheet.rig().light().points().isEmpty()) {
                 FilterPack pack = sheet.rig().light().toPack();
@@ -78,7 +79,7 @@ class ColourSoFar {
                 }
                 casts(sheet).stream()
                         .flatMap(d -> CastLooks.kept(d.seen()).at(pack).stream())
-                        .map(this::asCalledToday)
+                        .map(look -> asCalledToday(look, called))
                         .forEach(looks::add);
             }
         }
@@ -118,10 +119,10 @@ class ColourSoFar {
     }
 
     /** A look under the name that its kit has today. */
-    private CastLook asCalledToday(CastLook look) {
+    private static CastLook asCalledToday(CastLook look, List<Kit> kits) {
         return look.kit().isEmpty()
                 ? look
-                : look.through(kits.find(look.kit()).map(Kit::name).orElse(look.kit()));
+                : look.through(KitRepository.of(kits, look.kit()).map(Kit::name).orElse(look.kit()));
     }
 
     /** Looks with what earlier slates taught. */
@@ -164,7 +165,8 @@ class ColourSoFar {
     /** The same with looks that are not taken yet, or of those alone. */
     ColourView with(Hung sheet, Told told, List<CastLook> all, Estimate together) {
         List<Looked> looked = told.alone() ? List.of() : looked(sheet.cord(), sheet.before());
-        Stream<Looked> now = looked(sheet.id(), sheet.before().light().toPack(), told);
+        // What is asked now is asked by the names of today.
+        Stream<Looked> now = looked(sheet.id(), sheet.before().light().toPack(), told, List.of());
         return view(together, Stream.concat(looked.stream(), now).toList(), all);
     }
 
@@ -231,7 +233,7 @@ class ColourSoFar {
     }
 
     private static KitView kit(KitFactors kit, int looks) {
-        return new KitView(kit.magentaFactor(), kit.yellowFactor(), CastAdvice.limitShare(kit), looks);
+        return new KitView(kit.kit(), kit.magentaFactor(), kit.yellowFactor(), CastAdvice.limitShare(kit), looks);
     }
 
     private static SteadyView steady(SteadyError steady) {
@@ -256,17 +258,18 @@ class ColourSoFar {
     }
 
     private List<Looked> looked(List<OnCord> cord, Rig now) {
+        List<Kit> called = kits.alsoRetired();
         return cord.stream()
                 .filter(sheet -> samePaper(sheet, now))
                 .flatMap(sheet -> casts(sheet).stream()
-                        .flatMap(d ->
-                                looked(sheet.view().id(), sheet.rig().light().toPack(), CastLooks.kept(d.seen()))))
+                        .flatMap(d -> looked(
+                                sheet.view().id(), sheet.rig().light().toPack(), CastLooks.kept(d.seen()), called)))
                 .toList();
     }
 
-    private Stream<Looked> looked(String sheetId, FilterPack stood, Told told) {
+    private static Stream<Looked> looked(String sheetId, FilterPack stood, Told told, List<Kit> called) {
         List<CastLook> looks = told.at(stood);
         return IntStream.range(0, looks.size())
-                .mapToObj(i -> new Looked(sheetId, told.casts().get(i), asCalledToday(looks.get(i))));
+                .mapToObj(i -> new Looked(sheetId, told.casts().get(i), asCalledToday(looks.get(i), called)));
     }
 }

@@ -329,12 +329,13 @@ public final class DecisionViews {
     /**
      * A kit as its looks have taught it.
      *
+     * @param name of the kit that was looked through last; empty where none was named
      * @param magentaFactor points of the pack for one point of magenta or green of a kit that says its strength
      * @param yellowFactor the same of yellow or blue
      * @param limitShare 95 % limits of either, share of it
-     * @param looks through this kit, so far
+     * @param looks through this kit, on this slate
      */
-    public record KitView(double magentaFactor, double yellowFactor, double limitShare, int looks) {}
+    public record KitView(String name, double magentaFactor, double yellowFactor, double limitShare, int looks) {}
 
     /**
      * What an eye adds to every neutral, points of a viewing filter.

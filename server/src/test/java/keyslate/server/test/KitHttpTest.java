@@ -234,6 +234,7 @@ class KitHttpTest extends OnATestSlate {
         rename(own, gift);
         JsonNode after = asked(slate, print, through(gift, 20)).get("kit");
         assertThat(after.get("looks").asInt()).isEqualTo(3);
+        assertThat(after.get("name").asString()).isEqualTo(gift);
     }
 
     @Test

@@ -27,11 +27,19 @@ public final class KitRepository {
                 .toList();
     }
 
+    /** Those in use and those that are retired. */
+    public List<Kit> alsoRetired() {
+        return kits(stores.thingsOf(Kit.KIND));
+    }
+
     /** The kit that is called so or was, in whatever case, in use or retired; one that is called so goes first. */
     public Optional<Kit> find(String name) {
-        List<Kit> called = kits(stores.thingsOf(Kit.KIND)).stream()
-                .filter(kit -> kit.isCalled(name))
-                .toList();
+        return of(alsoRetired(), name);
+    }
+
+    /** The same among some. */
+    public static Optional<Kit> of(List<Kit> kits, String name) {
+        List<Kit> called = kits.stream().filter(kit -> kit.isCalled(name)).toList();
         return called.stream()
                 .filter(kit -> kit.name().equalsIgnoreCase(name))
                 .findFirst()
