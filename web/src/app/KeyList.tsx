@@ -33,6 +33,7 @@ const COLOUR: readonly (readonly [string, string])[] = [
   ],
   ["arrows", "walk round the rose, or from piece to piece; + and − the strength; Enter takes it"],
   ["G", "look again with nothing marked; all looks count together"],
+  ["L", "time a look: two seconds at the print, then rest on the grey of the screen"],
   ["Y", "a grey card lies beside the print, or nothing; in a picture: the spot is the grey card"],
 ];
 const SHAPE: readonly (readonly [string, string])[] = [

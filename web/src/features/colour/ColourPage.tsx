@@ -19,6 +19,7 @@ import { KitQuestion, Learned } from "./KitLines";
 import { LookFields } from "./LookFields";
 import { DRY_WHERE_IT_HANGS, type In, LookedIn } from "./LookedIn";
 import { Densities, LookedAgain, PickedPieces, Steady, type View, Views } from "./LookLines";
+import { LookTimer } from "./LookTimer";
 import { MeterFields } from "./MeterFields";
 import { Rose } from "./Rose";
 import { TasteLine } from "./TasteLine";
@@ -219,7 +220,7 @@ function Judging({
         <h2>{sheet.label}</h2>
         <Doubt sheet={sheet} />
         <p className="lead">
-          {leadOf(sheet, way, piece)}
+          {leadOf(sheet, way, piece)} {byEye && <LookTimer />}
           <HandIn slateId={slate.id} sheet={sheet} />
         </p>
         {slate.naming.intent && <p className="intent-line">“{slate.naming.intent}”</p>}

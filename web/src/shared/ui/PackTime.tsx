@@ -21,6 +21,11 @@ export function PackOnHead(props: { slate: SlateView; edit: SlateChange<RecipeEd
   if (!pack) return null;
   return (
     <>
+      {pack.note !== undefined && (
+        <p className="field-hint" role="note">
+          {pack.note}
+        </p>
+      )}
       {pack.thirds && <ThreeTimes slate={slate} edit={edit} thirds={pack.thirds} />}
       <PackTime enlargerId={slate.setup.enlargerId} pack={pack} />
       {pack.grey && <GreyInPack grey={pack.grey} onOut={() => edit.mutate({ base: { greyOut: true } })} />}

@@ -27,6 +27,7 @@ import keyslate.server.decide.DecisionViews.LookedView;
 import keyslate.server.decide.DecisionViews.PackPoint;
 import keyslate.server.decide.DecisionViews.SteadyView;
 import keyslate.server.rig.LightView;
+import keyslate.server.rig.OwnPrints;
 import keyslate.server.rig.Rig;
 import keyslate.server.sheet.SheetAssembler.OnCord;
 import keyslate.store.bench.Kit;
@@ -36,6 +37,7 @@ import keyslate.store.json.Taught;
 import keyslate.store.slate.Decision;
 import keyslate.store.slate.Sheet;
 import keyslate.store.slate.SheetRepository;
+import keyslate.store.slate.SheetRepository.KeptLight;
 import org.springframework.stereotype.Component;
 
 /** All looks at the colour of a slate: those at sheets on the box of paper that stands now, and what they say together. */
@@ -43,6 +45,9 @@ import org.springframework.stereotype.Component;
 class ColourSoFar {
     /** What is of a kit or an eye, and not of a slate. */
     private static final List<CastWay> LEARNED = List.of(CastWay.VIEWING_FILTER, CastWay.BY_NAME);
+
+    /** A look that comes so near needs no second thought: about what a slight cast is. */
+    private static final double NEAR_POINTS = 5;
 
     private final SheetRepository sheets;
     private final KitRepository kits;
@@ -55,9 +60,11 @@ class ColourSoFar {
     /** What a pack begins with: the middle of own finals before this slate, else a guess at what it was begun with (COL-32). */
     private CastLook start(OnCord first) {
         Sheet sheet = first.exposed().sheet();
-        List<FilterPack> finals = sheets.lightsKeptOn(first.rig().paper().id()).stream()
+        List<KeptLight> earlier = sheets.lightsKeptOn(first.rig().paper().id()).stream()
                 .filter(kept -> !kept.slateId().equals(sheet.slateId())
                         && kept.begunAt().compareTo(sheet.begunAt()) < 0)
+                .toList();
+        List<FilterPack> finals = OwnPrints.like(first.rig(), earlier).prints().stream()
                 .map(kept -> kept.neutral().toPack())
                 .toList();
         if (finals.isEmpty()) {
@@ -179,9 +186,9 @@ class ColourSoFar {
 
     private static ColourView view(Estimate together, List<Looked> looked, List<CastLook> looks) {
         String kit = lastKit(looks);
-        long throughKit = looks.stream()
+        List<CastLook> throughKit = looks.stream()
                 .filter(l -> l.way() == CastWay.VIEWING_FILTER && l.kit().equals(kit))
-                .count();
+                .toList();
         return new ColourView(
                 looked.stream().map(l -> l.view(together)).toList(),
                 LightView.of(Light.dials(together.pack())),
@@ -189,7 +196,7 @@ class ColourSoFar {
                 together.isSettled(),
                 CastAdvice.outline(together.region()),
                 together.of(CastWay.VIEWING_FILTER, kit)
-                        .map(k -> kit(k, (int) throughKit))
+                        .map(k -> kit(k, throughKit, together))
                         .orElse(null),
                 together.steady().map(ColourSoFar::steady).orElse(null),
                 PacksAround.stepFor(together.uncertaintyPoints()),
@@ -232,8 +239,28 @@ class ColourSoFar {
         return Math.max(-Taste.MOST, Math.min(Taste.MOST, points));
     }
 
-    private static KitView kit(KitFactors kit, int looks) {
-        return new KitView(kit.kit(), kit.magentaFactor(), kit.yellowFactor(), CastAdvice.limitShare(kit), looks);
+    private static KitView kit(KitFactors kit, List<CastLook> looks, Estimate together) {
+        long near = looks.stream()
+                .filter(look -> far(look, kit, together) <= NEAR_POINTS)
+                .count();
+        return new KitView(
+                kit.kit(), kit.magentaFactor(), kit.yellowFactor(), CastAdvice.limitShare(kit), looks.size(), (int)
+                        near);
+    }
+
+    /** How far a look by itself puts neutral from where all do, points. */
+    private static double far(CastLook look, KitFactors kit, Estimate together) {
+        FilterShift pull = kit.pull(look);
+        FilterPack at = look.pack();
+        return Math.hypot(
+                at.inMagenta()
+                        - at.inCyan()
+                        + pull.inMagenta()
+                        - together.region().magenta(),
+                at.inYellow()
+                        - at.inCyan()
+                        + pull.inYellow()
+                        - together.region().yellow());
     }
 
     private static SteadyView steady(SteadyError steady) {

@@ -334,8 +334,10 @@ public final class DecisionViews {
      * @param yellowFactor the same of yellow or blue
      * @param limitShare 95 % limits of either, share of it
      * @param looks through this kit, on this slate
+     * @param near how many of them, each by itself, put neutral within 5 points of where all looks together do
      */
-    public record KitView(String name, double magentaFactor, double yellowFactor, double limitShare, int looks) {}
+    public record KitView(
+            String name, double magentaFactor, double yellowFactor, double limitShare, int looks, int near) {}
 
     /**
      * What an eye adds to every neutral, points of a viewing filter.

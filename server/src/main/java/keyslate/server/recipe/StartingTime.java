@@ -15,6 +15,7 @@ import keyslate.core.size.Projection;
 import keyslate.server.Show;
 import keyslate.server.local.PrintKind;
 import keyslate.server.rig.LightView;
+import keyslate.server.rig.OwnPrints;
 import keyslate.server.rig.Rig;
 import keyslate.server.rig.Rigs;
 import keyslate.server.subject.Subject;
@@ -26,7 +27,6 @@ import keyslate.store.slate.Recipe;
 import keyslate.store.slate.RecipeRepository;
 import keyslate.store.slate.Sheet;
 import keyslate.store.slate.SheetRepository;
-import keyslate.store.slate.SheetRepository.KeptLight;
 import keyslate.store.slate.Slate;
 import keyslate.store.slate.SlateRepository;
 import org.jspecify.annotations.Nullable;
@@ -305,9 +305,7 @@ public class StartingTime {
                 rig.subject() instanceof Subject.Single single
                         ? readings(single.frame().id())
                         : Optional.empty(),
-                sheets.lightsKeptOn(rig.paper().id()).stream()
-                        .map(KeptLight::neutral)
-                        .toList());
+                OwnPrints.like(rig, sheets.lightsKeptOn(rig.paper().id())));
     }
 
     private Proposal plain(Rig rig, String headline) {

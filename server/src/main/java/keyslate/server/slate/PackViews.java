@@ -42,7 +42,15 @@ final class PackViews {
                 grey(rig, times),
                 rig.thirds()
                         .flatMap(t -> rig.thirdsSet().map(set -> thirds(t, set)))
-                        .orElse(null)));
+                        .orElse(null),
+                note(rig.light().toPack())));
+    }
+
+    /** R45 of the craft's rules: no filtration is a poor beginning with a masked negative. */
+    private static @Nullable String note(FilterPack pack) {
+        return pack.inMagenta() == 0 && pack.inYellow() == 0
+                ? "No magenta and no yellow: a masked negative prints far from neutral with it, so that its first sheet is spent on measuring. The middle of the dials or a data sheet comes nearer."
+                : null;
     }
 
     private static List<ThirdView> thirds(AdditiveHead.Times times, AdditiveHead.Times set) {

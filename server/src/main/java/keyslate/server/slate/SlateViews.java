@@ -189,6 +189,7 @@ public final class SlateViews {
      * @param source of the factors: default, entered or measured
      * @param grey what grey is in the pack; left out where there is none
      * @param thirds the three lights that it is given in; left out where a head has dials or gels
+     * @param note what is to be known before paper is spent on it; left out as a rule
      */
     public record PackView(
             double cyan,
@@ -197,7 +198,8 @@ public final class SlateViews {
             Follows follows,
             String source,
             @Nullable GreyView grey,
-            @Nullable List<ThirdView> thirds) {}
+            @Nullable List<ThirdView> thirds,
+            @Nullable String note) {}
 
     /**
      * One of the lights of a head that prints with red, green and blue.

@@ -28,6 +28,7 @@ public final class SheetRepository {
     /** Accepted prints with the first light of their base. */
     private static final String KEPT = " FROM slate JOIN sheet ON sheet.id = slate.accepted_sheet_id"
             + " JOIN recipe ON recipe.id = sheet.recipe_id"
+            + " LEFT JOIN frame ON frame.id = slate.frame_id LEFT JOIN roll ON roll.id = frame.roll_id"
             + " JOIN base_part AS part ON part.recipe_id = recipe.id AND part.place = 1";
 
     private static final String ON_PAPER = " WHERE recipe.paper_id = ? AND slate.roll_id IS NULL";
@@ -165,8 +166,11 @@ public final class SheetRepository {
      *
      * @param light its base light as it is written
      * @param taste how far off neutral it was meant to be; empty where it was to be neutral
+     * @param film as it is written on the roll; empty where nobody said
+     * @param enlargerId it was printed with
      */
-    public record KeptLight(String slateId, String begunAt, String light, Optional<StoredTaste> taste) {
+    public record KeptLight(
+            String slateId, String begunAt, String light, Optional<StoredTaste> taste, String film, String enlargerId) {
         /** The light that would have made its neutral neutral. */
         public Light neutral() {
             Light kept = Light.of(light);
@@ -179,15 +183,17 @@ public final class SheetRepository {
                     row.getString("id"),
                     row.getString("begun_at"),
                     row.getString("light"),
-                    Optional.ofNullable(row.getString("taste")).map(t -> Json.read(t, StoredTaste.class)));
+                    Optional.ofNullable(row.getString("taste")).map(t -> Json.read(t, StoredTaste.class)),
+                    Optional.ofNullable(row.getString("film")).orElse(""),
+                    row.getString("enlarger_id"));
         }
     }
 
     /** Each accepted print on a paper, the oldest first; proofs have a setting of their own. */
     public List<KeptLight> lightsKeptOn(String paperId) {
         return database.sql()
-                .sql("SELECT slate.id, sheet.begun_at, part.light, recipe.taste" + KEPT + ON_PAPER
-                        + " ORDER BY sheet.begun_at")
+                .sql("SELECT slate.id, sheet.begun_at, part.light, recipe.taste, roll.film, recipe.enlarger_id" + KEPT
+                        + ON_PAPER + " ORDER BY sheet.begun_at")
                 .param(paperId)
                 .query((row, n) -> KeptLight.of(row))
                 .list();
@@ -203,9 +209,11 @@ public final class SheetRepository {
     /** Accepted prints on a paper for which a colour meter was read, reading after reading, the oldest first. */
     public List<MeteredPrint> meteredPrints(String paperId) {
         return database.sql()
-                .sql("SELECT slate.id, sheet.begun_at, part.light, recipe.taste, decision.seen"
-                        + KEPT + " JOIN decision ON decision.slate_id = slate.id AND decision.kind = 'CAST'" + ON_PAPER
-                        + " AND json_extract(decision.seen, '$.way') = 'METER' ORDER BY decision.made_at")
+                .sql(
+                        "SELECT slate.id, sheet.begun_at, part.light, recipe.taste, roll.film, recipe.enlarger_id, decision.seen"
+                                + KEPT + " JOIN decision ON decision.slate_id = slate.id AND decision.kind = 'CAST'"
+                                + ON_PAPER
+                                + " AND json_extract(decision.seen, '$.way') = 'METER' ORDER BY decision.made_at")
                 .param(paperId)
                 .query((row, n) -> new MeteredPrint(
                         KeptLight.of(row),
