@@ -56,7 +56,8 @@ class TrialReportTest {
                 .contains("2 negatives a method, seed 5")
                 .contains("50 % of the variance")
                 .containsPattern("mono-single .*given by a station")
-                .containsPattern("colour-scan .*its station is not built yet")
+                .containsPattern("colour-scan .*given by a station")
+                .containsPattern("local .*its station is not built yet")
                 .containsPattern("colour-craft-rules .*for comparison");
     }
 }

@@ -100,6 +100,30 @@ class MeterHttpTest extends OnATestSlate {
         assertThat(look.get("yellow").asDouble()).isCloseTo(47, within(0.5));
     }
 
+    /** Kept prints tell where neutral lies: those with the same head before those with another. */
+    @Test
+    void finalsWithTheSameHeadGoBeforeThoseWithAnother() {
+        ended(slate, "0/50/40", "average", "0/58/37");
+        ended(slate(frame, grey, 0, Map.of("apertureMark", 8)), "0/50/40", "average", "0/20/20");
+        String next = slate(frame, colour, 0, Map.of("apertureMark", 8));
+        String print = printed(next);
+        String rests = ok(asked(print, filtered(Map.of())))
+                .get("verdict")
+                .get("restsOn")
+                .toString();
+        assertThat(rests).contains("Before any look: neutral at 0/58/37", "own prints on this paper");
+    }
+
+    @Test
+    void aPackWithoutFiltrationIsWarnedOf() {
+        ok(http().edit(slate, "base/light", "0/0/0"));
+        JsonNode pack = http().slate(slate).get("standing").get("base").get("pack");
+        assertThat(pack.get("note").asString()).startsWith("No magenta and no yellow");
+        ok(http().edit(slate, "base/light", "0/40/0"));
+        assertThat(http().slate(slate).get("standing").get("base").get("pack").has("note"))
+                .isFalse();
+    }
+
     @Test
     void aMeterWithoutPackOrSceneIsRefusedBesideItsField() {
         String print = printed(slate);
