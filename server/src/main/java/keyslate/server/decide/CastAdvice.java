@@ -63,13 +63,23 @@ final class CastAdvice {
         Words words = densityFirst ? density(sheet, told, time) : change(sheet, light, time, factor, all, estimate);
         return new VerdictView(
                 words.headline(),
-                ofCard(told) + words.why(),
+                ofCard(told) + words.why() + lookAgain(told),
                 rests(sheet, told, all, estimate),
                 LightView.of(light),
                 time.inSeconds(),
                 same.inSeconds(),
                 0,
                 null);
+    }
+
+    /** What is reckoned and was not seen is looked at again. */
+    private static String lookAgain(Told told) {
+        LookedIn in = told.in();
+        if (CastWay.METER.name().equals(told.way())) {
+            return "";
+        }
+        return (in.dry() ? "" : " Seen wet: look again once it is dry.")
+                + (in.elsewhere() ? " Not the light it will hang in: look again there." : "");
     }
 
     /** What the density was off by, where a card told. */

@@ -147,6 +147,9 @@ class MeterHttpTest extends OnATestSlate {
         JsonNode asWet = ok(asked(print, wet));
         assertThat(asWet.get("verdict").get("restsOn").toString())
                 .contains("wet, under the tube over the sink, not where it will hang");
+        assertThat(asWet.get("verdict").get("why").asString())
+                .contains("look again once it is dry", "look again there");
+        assertThat(dry.get("verdict").get("why").asString()).doesNotContain("look again");
         assertThat(asWet.get("colour").get("looks").get(0).get("yellowPoints").asDouble()
                         - dry.get("colour")
                                 .get("looks")
