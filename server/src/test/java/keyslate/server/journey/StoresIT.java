@@ -372,12 +372,11 @@ class StoresIT extends JourneyTest {
         printer().field("Which strengths are there").fill("5,10,20");
         printer().button("Put it on the shelf").press("Enter");
         assertThat(thing("Viewing kits", "Test kit")).containsText("5, 10, 20");
-        printer().opens("/");
-        page().getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Teapot, colour")))
-                .first()
-                .press("Enter");
-        page().waitForURL("**/slates/**");
-        printer().goesTo("Colour");
+        View colour = View.all(page()).stream()
+                .filter(view -> "colour".equals(view.name()))
+                .findFirst()
+                .orElseThrow();
+        printer().opens(colour.path());
         assertThat(page().getByText("What stands on the filters of Test kit?")).isVisible();
         printer().chooses("The correction");
         assertThat(page().getByText("Test kit says the correction: 10 on it moves the pack by 10 at first."))
