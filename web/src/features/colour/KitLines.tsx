@@ -16,6 +16,9 @@ import {
   useKeepKit,
 } from "./kit";
 
+/** One or two looks agree with themselves: from here on it says something how many do. */
+const ENOUGH_LOOKS = 3;
+
 /** In points as they stand on the filters: the server counts as if all kits said their strength. */
 export function Learned({ taught, kits }: { taught: Schemas["KitView"]; kits: readonly Kit[] }) {
   const kit = kits.find((one) => one.name === taught.name);
@@ -27,7 +30,10 @@ export function Learned({ taught, kits }: { taught: Schemas["KitView"]; kits: re
     <p className="field-hint">
       {taught.name === "" ? "This kit" : taught.name}&rsquo;s 5 moves the pack by {five(taught.magentaFactor)}{" "}
       M or {five(taught.yellowFactor)} Y, ± {Math.round(100 * taught.limitShare)} %, learned from{" "}
-      {taught.looks} {taught.looks === 1 ? "look" : "looks"}.
+      {taught.looks} {taught.looks === 1 ? "look" : "looks"}
+      {taught.looks >= ENOUGH_LOOKS &&
+        `; ${String(taught.near)} of them put neutral within 5 points of where all looks do`}
+      .
     </p>
   );
 }

@@ -24,6 +24,20 @@ it("gives two seconds at the print, then a grey to rest on", () => {
   expect(screen.queryByRole("status")).toBeNull();
 });
 
+it("ends with any key, which then does nothing else", () => {
+  const taken = vi.fn();
+  window.addEventListener("keydown", taken);
+  render(<LookTimer />);
+  fireEvent.keyDown(document.body, { key: "l" });
+  expect(taken).toHaveBeenCalledTimes(1);
+  fireEvent.keyDown(document.body, { key: "l", repeat: true });
+  expect(screen.getByRole("status")).toBeTruthy();
+  fireEvent.keyDown(document.body, { key: "Enter" });
+  expect(screen.queryByRole("status")).toBeNull();
+  expect(taken).toHaveBeenCalledTimes(1);
+  window.removeEventListener("keydown", taken);
+});
+
 it("ends when it is told to, and begins anew after it", () => {
   render(<LookTimer />);
   fireEvent.click(screen.getByRole("button", { name: /Time a look/ }));

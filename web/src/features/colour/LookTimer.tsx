@@ -22,13 +22,21 @@ export function LookTimer() {
     ]);
     const rest = window.setTimeout(() => setPhase("REST"), 1000 * LOOK_SECONDS);
     const over = window.setTimeout(() => setPhase(undefined), 1000 * (LOOK_SECONDS + REST_SECONDS));
+    // Any key ends it and does nothing else: behind the grey nobody sees what is taken.
+    const end = (event: KeyboardEvent) => {
+      event.preventDefault();
+      event.stopImmediatePropagation();
+      if (!event.repeat) setPhase(undefined);
+    };
+    window.addEventListener("keydown", end, true);
     return () => {
+      window.removeEventListener("keydown", end, true);
       hush();
       window.clearTimeout(rest);
       window.clearTimeout(over);
     };
   }, [looking]);
-  useKeys({ l: () => setPhase("LOOK"), ...(looking && { Escape: () => setPhase(undefined) }) });
+  useKeys({ l: () => setPhase("LOOK") });
   return (
     <>
       <button type="button" className="link" onClick={() => setPhase("LOOK")}>

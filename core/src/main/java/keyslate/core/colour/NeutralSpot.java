@@ -13,8 +13,10 @@ import keyslate.core.quantity.QuantityException;
  * @param magenta points that the pack lacks, negative = has too much
  */
 public record NeutralSpot(double magenta, double yellow) {
-    private static final double DARKEST = 12;
-    private static final double LIGHTEST = 88;
+    /** L* from which on the layers tell a colour, and to which. */
+    static final double DARKEST = 12;
+
+    static final double LIGHTEST = 88;
 
     /** Of a spot as it looks in the usual viewing light. */
     public static NeutralSpot of(Appearance seen, FilterSet set) {

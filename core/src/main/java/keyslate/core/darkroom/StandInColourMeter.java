@@ -1,6 +1,7 @@
 package keyslate.core.darkroom;
 
 import java.util.SplittableRandom;
+import keyslate.core.colour.CardSpot;
 import keyslate.core.colour.ColourBalance;
 import keyslate.core.colour.FilterSet;
 import keyslate.core.colour.Layers;
@@ -11,7 +12,6 @@ import keyslate.core.quantity.FilterPack;
  * it was set for. A scene whose colours do not add up to grey misleads it, as they do; its own error is half a point.
  */
 public final class StandInColourMeter {
-    private static final double GREY_DENSITY = 0.75;
     private static final double NOISE_POINTS = 0.5;
 
     private StandInColourMeter() {}
@@ -22,6 +22,7 @@ public final class StandInColourMeter {
      * @param negative the part that is projected
      * @param box names the batch that it was set for
      * @param reading makes each reading's error its own
+     * @throws keyslate.core.quantity.QuantityException where no pack prints the mixture neutral
      */
     public static FilterPack asks(Negative.Colour negative, long box, long reading) {
         ColourTruth truth = ColourTruth.ofBatch(box, 0);
@@ -30,7 +31,7 @@ public final class StandInColourMeter {
             mixed[l] = mixed(negative.density().channel(l)) - truth.logSpeed(l);
         }
         FilterPack light = ColourBalance.of(
-                        Layers.of(mixed), GREY_DENSITY, ColourSheet.USUAL_KELVIN, FilterSet.DICHROIC)
+                        Layers.of(mixed), CardSpot.WANTED_DENSITY, ColourSheet.USUAL_KELVIN, FilterSet.DICHROIC)
                 .pack();
         SplittableRandom random = new SplittableRandom(box ^ reading);
         return FilterPack.of(

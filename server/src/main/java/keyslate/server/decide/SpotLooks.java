@@ -80,13 +80,18 @@ final class SpotLooks {
 
     private static InPicture card(Measured m, LookedIn in) {
         CardSpot card = CardSpot.of(m.look(), FilterSet.DICHROIC);
-        String words = "the card measured "
-                + (card.blind()
-                        ? (card.more().inStops() > 0 ? "nearly white" : "nearly black") + ", which tells no colour"
-                        : points(card.magenta(), card.yellow()))
-                + ", " + (card.blind() ? "at least " : "") + Show.stops(card.more());
+        String words = "the card measured " + told(card, m.look().lightness()) + Show.stops(card.more());
         SeenCast seen = seen(m, card.look(m.light().toPack()), words, in);
         return new InPicture(List.of(seen), Optional.of(card.more()));
+    }
+
+    private static String told(CardSpot card, double lightness) {
+        if (!card.blind()) {
+            return points(card.magenta(), card.yellow()) + ", ";
+        }
+        return CardSpot.tellsColour(lightness)
+                ? "of a colour that no print has, which tells no pack, "
+                : (card.more().inStops() > 0 ? "nearly white" : "nearly black") + ", which tells no colour, at least ";
     }
 
     private static SeenCast seen(Measured m, CastLook look, String words, LookedIn in) {
