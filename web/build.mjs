@@ -34,9 +34,29 @@ function unlessDone(stamp, inputs, outcome, work) {
 
 const npm = (...args) => execFileSync("npm", args, { stdio: "inherit" });
 
-unlessDone(".build-stamp-modules", ["package-lock.json"], "node_modules", () =>
-  npm("ci", "--no-audit", "--no-fund"),
-);
+// npm counts the machine's own binaries as optional and leaves out, without a word or a failure, any that it could not
+// fetch; the build would then break far from the cause.
+function missingBinaries() {
+  const glibc = process.report.getReport().header.glibcVersionRuntime !== undefined;
+  const fits = ({ os, cpu, libc }) =>
+    cpu?.includes(process.arch) &&
+    (os ?? [process.platform]).includes(process.platform) &&
+    (process.platform !== "linux" || !libc || libc.includes(glibc ? "glibc" : "musl"));
+  return Object.entries(JSON.parse(readFileSync("package-lock.json", "utf8")).packages)
+    .filter(([path, entry]) => entry.optional && fits(entry) && !existsSync(join(path, "package.json")))
+    .map(([path]) => path);
+}
+
+function install(tries) {
+  npm("ci", "--no-audit", "--no-fund", "--fetch-retries=5");
+  const missing = missingBinaries();
+  if (missing.length === 0) return;
+  console.error(`npm could not fetch ${missing.join(", ")}${tries > 1 ? "; once more" : ""}`);
+  if (tries <= 1) throw new Error("binaries of this machine are missing: is the npm registry reached?");
+  install(tries - 1);
+}
+
+unlessDone(".build-stamp-modules", ["package-lock.json"], "node_modules", () => install(4));
 unlessDone(
   ".build-stamp-page",
   ["index.html", "public", "src", "package.json", "vite.config.ts", "tsconfig.json", "../openapi.json"],
