@@ -144,7 +144,7 @@ export function testPicture(slate: SlateView, seen: Viewing, side = 480): string
 
 /** The print neutral and with each cast, one under the other. */
 export function castPictures(slate: SlateView, scale: number): string {
-  const query = new URLSearchParams({ key: slate.previewKey, scale: String(scale), side: "120" });
+  const query = new URLSearchParams({ key: slate.castsKey, scale: String(scale), side: "120" });
   return `/api/slates/${slate.id}/casts-of-it?${query.toString()}`;
 }
 

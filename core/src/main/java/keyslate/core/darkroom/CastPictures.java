@@ -47,26 +47,20 @@ public final class CastPictures {
      */
     public static Look all(Negative negative, AreaMask.View view, double scale) {
         Check.within("scale", scale, NamedCast.LEAST_SCALE, NamedCast.MOST_SCALE, "");
-        int width = negative.width();
         // Nothing of one print hangs on another.
-        List<ColourPrint.Picture> made = ORDER.parallelStream()
-                .map(cast -> print(negative, view, cast, scale))
+        List<Look> made = ORDER.parallelStream()
+                .map(cast -> of(negative, view, cast, scale))
                 .toList();
-        int height = made.get(0).height();
-        int[] codes = new int[width * height * made.size()];
+        int bytes = made.get(0).samples().length;
+        byte[] all = new byte[bytes * made.size()];
         for (int i = 0; i < made.size(); i++) {
-            System.arraycopy(made.get(i).rgb(), 0, codes, i * width * height, width * height);
+            System.arraycopy(made.get(i).samples(), 0, all, i * bytes, bytes);
         }
-        return Look.ofCodes(width, height * made.size(), codes);
+        return Look.colour(negative.width(), negative.height() * made.size(), all);
     }
 
     /** The print with one cast. */
     public static Look of(Negative negative, AreaMask.View view, Picture cast, double scale) {
-        ColourPrint.Picture made = print(negative, view, cast, scale);
-        return Look.ofCodes(made.width(), made.height(), made.rgb());
-    }
-
-    private static ColourPrint.Picture print(Negative negative, AreaMask.View view, Picture cast, double scale) {
         FilterPack pack = NeutralRemoval.of(NEUTRAL.pack().toShift().plus(cast.shift(scale)))
                 .pack();
         double seconds = NEUTRAL.time().inSeconds()
@@ -76,6 +70,8 @@ public final class CastPictures {
                 ColourSheet.USUAL_KELVIN,
                 FilterSet.DICHROIC,
                 List.of(new ColourSheet.Burst(pack, seconds, Reach.WHOLE)));
-        return new ColourPrint().print(((Negative.Colour) negative).density(), view, sheet, ColourTruth.asLabelled());
+        ColourPrint.Picture made =
+                new ColourPrint().print(((Negative.Colour) negative).density(), view, sheet, ColourTruth.asLabelled());
+        return Look.ofCodes(made.width(), made.height(), made.rgb());
     }
 }

@@ -117,6 +117,15 @@ public class Previews {
                         ? Integer.toHexString(mono.paper().measured().hashCode())
                         : "",
                 basis.offsets().toString());
+        return digest(shown);
+    }
+
+    /** Names what is seen of a print with each cast: negative and crop, whatever light stands. */
+    public String castsKey(Rig rig) {
+        return digest(rig.subject().shown() + "|" + rig.crop());
+    }
+
+    private static String digest(String shown) {
         return DigestUtils.md5DigestAsHex(shown.getBytes(StandardCharsets.UTF_8));
     }
 

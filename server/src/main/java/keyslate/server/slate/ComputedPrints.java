@@ -115,16 +115,20 @@ public class ComputedPrints {
 
     private Shown shown(String id, @Nullable RecipeChange change) {
         return database.inSnapshot(() -> {
-            Slate slate = slates.find(id);
-            Subject subject = slates.subject(slate);
-            Recipe standing = recipes.get(slate.recipeId());
-            Recipe recipe = change == null
-                    ? standing
-                    : editor.edit(standing, subject, change).orElse(standing);
-            Rig rig = rigs.of(recipe, subject);
+            Rig rig = rig(id, change);
             Previews.Basis basis = previews.basis(rig, sheets.cord(id, rig));
             return new Shown(rig, basis, previews.key(rig, basis));
         });
+    }
+
+    private Rig rig(String id, @Nullable RecipeChange change) {
+        Slate slate = slates.find(id);
+        Subject subject = slates.subject(slate);
+        Recipe standing = recipes.get(slate.recipeId());
+        Recipe recipe = change == null
+                ? standing
+                : editor.edit(standing, subject, change).orElse(standing);
+        return rigs.of(recipe, subject);
     }
 
     /** Of pictures asked for of one subject the newest wins. */
@@ -141,14 +145,18 @@ public class ComputedPrints {
                 });
     }
 
+    /** The picture, and the key by which it may be kept. */
+    record Casts(byte[] bmp, String key) {}
+
     /** What stands, as it would print with each cast; pictures of their own, whatever else is asked for. */
-    byte[] casts(Shown shown, double scale, int side) {
-        Rig rig = shown.rig();
+    Casts casts(String slateId, double scale, int side) {
+        Rig rig = database.inSnapshot(() -> rig(slateId, null));
         if (rig.light().points().isEmpty()) {
             throw new ConflictException("wrong-kind", "Casts are of colour paper.");
         }
         int pixels = Check.count("side", side, 16, MOST_OF_A_CAST);
-        return PictureFiles.bmp(CastPictures.all(part(rig, rig.crop(), pixels), rig.view(rig.crop()), scale));
+        Look look = CastPictures.all(part(rig, rig.crop(), pixels), rig.view(rig.crop()), scale);
+        return new Casts(PictureFiles.bmp(look), previews.castsKey(rig));
     }
 
     /** A part of its negative. */

@@ -61,6 +61,12 @@ class PreviewController {
         return new Viewing(new ViewingLight(kelvin), wet);
     }
 
+    private static CacheControl keeping(String itsKey, @Nullable String askedWith) {
+        return itsKey.equals(askedWith)
+                ? CacheControl.maxAge(Duration.ofMinutes(5)).cachePrivate()
+                : CacheControl.noStore();
+    }
+
     private record Asked(String key, int side, Viewing viewing) {}
 
     /** The computed print of what stands. An address with the right key may be kept; any other is answered and not kept. */
@@ -74,11 +80,8 @@ class PreviewController {
             @RequestParam(defaultValue = "5000") double kelvin,
             @RequestParam(defaultValue = "false") boolean wet) {
         Shown shown = prints.standing(id);
-        CacheControl cache = shown.key().equals(key)
-                ? CacheControl.maxAge(Duration.ofMinutes(5)).cachePrivate()
-                : CacheControl.noStore();
         return ResponseEntity.ok()
-                .cacheControl(cache)
+                .cacheControl(keeping(shown.key(), key))
                 .body(prints.bmp(id, shown, new Shape(local, ends, side, viewing(kelvin, wet))));
     }
 
@@ -98,7 +101,7 @@ class PreviewController {
     }
 
     /**
-     * The print neutral and with each of six casts in three strengths, one under the other: what a cast is named by. Neutral, then greener, more cyan, bluer, more magenta, redder and yellower, each from slight to strong. An address may be kept whose key is the preview's.
+     * The print neutral and with each of six casts in three strengths, one under the other: what a cast is named by. Neutral, then greener, more cyan, bluer, more magenta, redder and yellower, each from slight to strong. An address may be kept whose key is the slate's {@code castsKey}.
      *
      * @param scale how many times as strong as usual, 0.5 to 4
      */
@@ -108,11 +111,8 @@ class PreviewController {
             @RequestParam(defaultValue = "1") double scale,
             @RequestParam(required = false) @Nullable String key,
             @RequestParam(defaultValue = "120") int side) {
-        Shown shown = prints.standing(id);
-        CacheControl cache = shown.key().equals(key)
-                ? CacheControl.maxAge(Duration.ofMinutes(5)).cachePrivate()
-                : CacheControl.noStore();
-        return ResponseEntity.ok().cacheControl(cache).body(prints.casts(shown, scale, side));
+        ComputedPrints.Casts casts = prints.casts(id, scale, side);
+        return ResponseEntity.ok().cacheControl(keeping(casts.key(), key)).body(casts.bmp());
     }
 
     /**
@@ -131,9 +131,7 @@ class PreviewController {
         String its = shown.key() + "-" + shown.rig().recipe().id();
         Asked asked = new Asked(its, pixels, viewing(kelvin, wet));
         byte[] bmp = newest.run(id + " test", asked, () -> PictureFiles.bmp(test(shown, asked)));
-        CacheControl cache =
-                its.equals(key) ? CacheControl.maxAge(Duration.ofMinutes(5)).cachePrivate() : CacheControl.noStore();
-        return ResponseEntity.ok().cacheControl(cache).body(bmp);
+        return ResponseEntity.ok().cacheControl(keeping(its, key)).body(bmp);
     }
 
     private Look test(Shown shown, Asked asked) {

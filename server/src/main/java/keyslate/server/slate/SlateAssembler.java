@@ -193,6 +193,7 @@ public class SlateAssembler {
                 NextStep.of(slate, rig, cord, kinds),
                 basisView(rig.subject(), basis),
                 previews.key(rig, basis),
+                previews.castsKey(rig),
                 slate.acceptedSheetId(),
                 recipe.previousId() == null ? null : recipe.edit(),
                 Optional.ofNullable(slate.redoId())

@@ -84,6 +84,7 @@ public final class SlateViews {
      * @param otherNegative that another negative may still be in the carrier, in a sentence; none where it is not
      * @param byHand what of the equipment is looked at by hand once an evening, in words
      * @param previewKey names what the preview shows: the same key, the same picture
+     * @param castsKey alike for the print with each cast, which hangs on negative and crop alone
      */
     public record StandingView(
             long version,
@@ -103,6 +104,7 @@ public final class SlateViews {
             NextStepView next,
             PreviewBasisView previewBasis,
             String previewKey,
+            String castsKey,
             @Nullable String acceptedSheetId,
             @Nullable String undoLabel,
             @Nullable String redoLabel) {}

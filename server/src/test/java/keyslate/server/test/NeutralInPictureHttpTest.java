@@ -154,6 +154,25 @@ class NeutralInPictureHttpTest extends OnATestSlate {
         assertThat(asked(print, other).text()).contains("no such picture");
     }
 
+    private JsonNode standing() {
+        return http().slate(slate).get("standing");
+    }
+
+    @Test
+    void thePictureWithEachCastIsKeptWhateverLightStands() {
+        String key = standing().get("castsKey").asString();
+        String picture = "/api/slates/" + slate + "/casts-of-it?side=48&key=" + key;
+        byte[] before = http().bytes(picture);
+        String light = standing().get("previewKey").asString();
+        ok(http().edit(slate, "base/seconds", 9));
+        assertThat(standing().get("previewKey").asString()).isNotEqualTo(light);
+        assertThat(standing().get("castsKey").asString()).isEqualTo(key);
+        assertThat(http().bytes(picture)).isEqualTo(before);
+        ok(http().edit(slate, "setup/fit", "FILL_SHEET"));
+        assertThat(standing().get("castsKey").asString()).isNotEqualTo(key);
+        assertThat(http().bytes(picture)).isNotEqualTo(before);
+    }
+
     @Test
     void thePictureIsShownWithEachCastInAnyLightAndWet() throws IOException {
         scanned();
