@@ -25,12 +25,13 @@ export function Learned({ taught, kits }: { taught: Schemas["KitView"]; kits: re
   // What stands on the filters of one that is retired is not known here.
   if (!kit && taught.name !== "") return null;
   const says = kit?.says ?? "STRENGTH";
+  const unnamed = kits.length === 0 ? "This kit" : "The kit that was not named";
   const five = (factor: number) => number((5 * factor * FACTORS[says]) / FACTORS.STRENGTH);
   return (
     <p className="field-hint">
-      {taught.name === "" ? "This kit" : taught.name}&rsquo;s 5 moves the pack by {five(taught.magentaFactor)}{" "}
-      M or {five(taught.yellowFactor)} Y, ± {Math.round(100 * taught.limitShare)} %, learned from{" "}
-      {taught.looks} {taught.looks === 1 ? "look" : "looks"}
+      {taught.name === "" ? unnamed : taught.name}&rsquo;s 5 moves the pack by {five(taught.magentaFactor)} M
+      or {five(taught.yellowFactor)} Y, ± {Math.round(100 * taught.limitShare)} %, learned from {taught.looks}{" "}
+      {taught.looks === 1 ? "look" : "looks"}
       {taught.looks >= ENOUGH_LOOKS &&
         `; ${String(taught.near)} of them put neutral within 5 points of where all looks do`}
       .

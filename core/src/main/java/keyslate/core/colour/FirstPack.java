@@ -42,6 +42,12 @@ public record FirstPack(FilterPack pack, double openPoints, int prints) {
         return new FirstPack(pack, openPoints(meanSquare, CastWay.GUESSED_POINTS, prints), prints);
     }
 
+    /** Whether neither magenta nor yellow is left of a pack without its grey: a poor beginning with a masked negative, by R45 of the craft's rules. */
+    public static boolean isUnfiltered(FilterPack pack) {
+        FilterPack clean = NeutralRemoval.of(pack.toShift()).pack();
+        return clean.inMagenta() == 0 && clean.inYellow() == 0;
+    }
+
     /** How far a figure of so many prints may be off, points, one standard deviation: their own spread, and a guess that fades with the square of the count. */
     static double openPoints(double meanSquare, double guessedPoints, int prints) {
         return Math.max(LEAST_POINTS, Math.sqrt(meanSquare + square(guessedPoints) / (1 + square(prints))));

@@ -35,4 +35,11 @@ class FirstPackTest {
         assertThat(FirstPack.of(List.of(pack)).openPoints()).isCloseTo(20 / Math.sqrt(2), within(1e-9));
         assertThatThrownBy(() -> FirstPack.of(List.of())).hasMessageContaining("one print at least");
     }
+
+    @Test
+    void aPackOfGreyOrOfCyanAloneFiltersNothing() {
+        assertThat(List.of(FilterPack.of(0, 0, 0), FilterPack.of(10, 10, 10), FilterPack.of(30, 0, 0)))
+                .allMatch(FirstPack::isUnfiltered);
+        assertThat(List.of(FilterPack.of(0, 1, 0), FilterPack.of(10, 10, 12))).noneMatch(FirstPack::isUnfiltered);
+    }
 }

@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import keyslate.core.colour.AdditiveHead;
+import keyslate.core.colour.FirstPack;
 import keyslate.core.colour.NeutralRemoval;
 import keyslate.core.colour.PackTimes;
 import keyslate.core.colour.PackTimes.Following;
@@ -46,9 +47,8 @@ final class PackViews {
                 note(rig.light().toPack())));
     }
 
-    /** R45 of the craft's rules: no filtration is a poor beginning with a masked negative. */
     private static @Nullable String note(FilterPack pack) {
-        return pack.inMagenta() == 0 && pack.inYellow() == 0
+        return FirstPack.isUnfiltered(pack)
                 ? "No magenta and no yellow: a masked negative prints far from neutral with it, so that its first sheet is spent on measuring. The middle of the dials or a data sheet comes nearer."
                 : null;
     }
