@@ -1,6 +1,7 @@
 package keyslate.core.reading;
 
 import java.util.Arrays;
+import java.util.stream.IntStream;
 import keyslate.core.quantity.Check;
 
 /**
@@ -26,12 +27,25 @@ public final class StripPlacement {
      */
     public static double bestStart(float[] negative, int width, boolean alongWidth, int patches, double breadth) {
         Check.within("breadth", breadth, 0.01, 1, "");
+        Strip strip = new Strip(negative, width, alongWidth, patches, breadth);
         double room = 1 - breadth;
         double best = room / 2;
-        double bestRange = poorestRange(negative, width, alongWidth, patches, best, breadth) + 1e-3;
+        double bestRange = strip.poorestRange(best) + 1e-3;
+        // The patch that was poorest at one place is likely to be so at the next: where it is no better there, the
+        // others need not be looked at.
+        int poorest = 0;
         for (int i = 0; i < PLACES; i++) {
             double start = room * i / (PLACES - 1);
-            double range = poorestRange(negative, width, alongWidth, patches, start, breadth);
+            double range = Double.POSITIVE_INFINITY;
+            int first = poorest;
+            for (int p = 0; p < patches && range > bestRange; p++) {
+                int patch = (first + p) % patches;
+                double its = strip.range(patch, start);
+                if (its < range) {
+                    range = its;
+                    poorest = patch;
+                }
+            }
             if (range > bestRange) {
                 best = start;
                 bestRange = range;
@@ -43,17 +57,27 @@ public final class StripPlacement {
     /** The density range of the patch that has the least, for one place of the strip. */
     public static double poorestRange(
             float[] negative, int width, boolean alongWidth, int patches, double start, double breadth) {
-        int height = negative.length / width;
-        double poorest = Double.POSITIVE_INFINITY;
-        for (int p = 0; p < patches; p++) {
-            double from = (double) p / patches;
-            double to = (p + 1.0) / patches;
-            double range = alongWidth
-                    ? range(negative, width, from * width, to * width, start * height, (start + breadth) * height)
-                    : range(negative, width, start * width, (start + breadth) * width, from * height, to * height);
-            poorest = Math.min(poorest, range);
+        return new Strip(negative, width, alongWidth, patches, breadth).poorestRange(start);
+    }
+
+    private record Strip(float[] negative, int width, boolean alongWidth, int patches, double breadth) {
+        double poorestRange(double start) {
+            return IntStream.range(0, patches)
+                    .mapToDouble(patch -> range(patch, start))
+                    .min()
+                    .orElse(Double.POSITIVE_INFINITY);
         }
-        return poorest;
+
+        double range(int patch, double start) {
+            int height = negative.length / width;
+            double from = (double) patch / patches;
+            double to = (patch + 1.0) / patches;
+            return alongWidth
+                    ? StripPlacement.range(
+                            negative, width, from * width, to * width, start * height, (start + breadth) * height)
+                    : StripPlacement.range(
+                            negative, width, start * width, (start + breadth) * width, from * height, to * height);
+        }
     }
 
     private static double range(float[] negative, int width, double x0, double x1, double y0, double y1) {

@@ -46,6 +46,25 @@ class ReadingLawsTest {
                 .isCloseTo(1.2, within(1e-3));
     }
 
+    @ParameterizedTest
+    @MethodSource("keyslate.core.Draws#seeds")
+    void noPlaceOfAStripIsRicherThanTheOneItLiesOn(long seed) {
+        RandomGenerator random = Draws.from(seed);
+        float[] negative = new float[80 * 60];
+        for (int i = 0; i < negative.length; i++) {
+            negative[i] = (float) (random.nextDouble() * (1 + (i % 80) / 40) * (1 + i / 2400));
+        }
+        int patches = 2 + random.nextInt(6);
+        double breadth = 0.1 + 0.5 * random.nextDouble();
+        boolean along = random.nextBoolean();
+        double start = StripPlacement.bestStart(negative, 80, along, patches, breadth);
+        double found = StripPlacement.poorestRange(negative, 80, along, patches, start, breadth);
+        for (int i = 0; i <= 24; i++) {
+            assertThat(StripPlacement.poorestRange(negative, 80, along, patches, (1 - breadth) * i / 24, breadth))
+                    .isLessThanOrEqualTo(found + 1e-3);
+        }
+    }
+
     @Test
     void anEvenNegativeKeepsTheStripInTheMiddle() {
         assertThat(StripPlacement.bestStart(new float[10_000], 100, true, 5, 0.5))
