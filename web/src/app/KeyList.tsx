@@ -35,6 +35,7 @@ const COLOUR: readonly (readonly [string, string])[] = [
   ["G", "look again with nothing marked; all looks count together"],
   ["L", "time a look: two seconds at the print, then rest on the grey of the screen"],
   ["Y", "a grey card lies beside the print, or nothing; in a picture: the spot is the grey card"],
+  ["W", "in a picture without a rim: bare paper is tapped, or the spot again"],
 ];
 const SHAPE: readonly (readonly [string, string])[] = [
   ["O", "new ellipse"],

@@ -48,7 +48,7 @@ export function CastVerdict(props: {
   const navigate = useNavigate();
   const { slate, verdict } = props;
   if (!props.said || !verdict) {
-    return props.judged ? (
+    return props.judged && props.problem === undefined ? (
       <Verdict headline={slate.next.headline} why={`${slate.next.why} Or judge the colour again above.`}>
         <NextStepButton slateId={slate.id} next={slate.next} />
         <Button className="on-dark-quiet" onClick={() => void navigate(`/slates/${slate.id}/shape`)}>

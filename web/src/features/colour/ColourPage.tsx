@@ -92,6 +92,9 @@ function Judging({
   const [picks, setPicks] = useState<Picks>([]);
   const [spot, setSpot] = useState<Spot>();
   const [card, setCard] = useState(false);
+  /** Bare paper in a picture that shows no rim, and whether it is what a tap says. */
+  const [white, setWhite] = useState<Spot>();
+  const [tapsWhite, setTapsWhite] = useState(false);
   const [chosen, setChosen] = useState<Choosing>({});
   const [earlier, setEarlier] = useState<readonly ColourLook[]>([]);
   const [beside, setBeside] = useState<Beside>("NOTHING");
@@ -117,7 +120,15 @@ function Judging({
   const isCard = canCard && card;
   const seen = lookOf(
     way,
-    { ...chosen, picks, spot: spot && { ...spot, ...(isCard && { card: true }) } },
+    {
+      ...chosen,
+      picks,
+      spot: spot && {
+        ...spot,
+        ...(isCard && { card: true }),
+        ...(white && { white: [white.x, white.y] }),
+      },
+    },
     steps,
   );
   const look = seen && pieces && !byPieces && byEye ? { ...seen, pieces: [piece] } : seen;
@@ -149,6 +160,7 @@ function Judging({
     setChosen({});
     setPicks([]);
     setSpot(undefined);
+    setTapsWhite(false);
     setEarlier([]);
   };
   const turnTo = (other: Way) => {
@@ -157,6 +169,10 @@ function Judging({
       setPicks(other === "PIECES" ? [] : picks.slice(-1));
     }
     setWay(other);
+  };
+  const tap = (what: Tapped) => {
+    setTapsWhite(what === "WHITE");
+    if (what !== "WHITE") setCard(what === "CARD");
   };
   const walk = (by: 1 | -1) => {
     if (byPieces) setPicks(walkedPiece(picks, sheet.patches.length, by));
@@ -186,8 +202,9 @@ function Judging({
     Enter: () => {
       if (said && proposal.data && !judge.isPending) take({ answer: "PROPOSED" });
     },
+    ...(byPicture && { w: () => tap(tapsWhite ? (card ? "CARD" : "GREY") : "WHITE") }),
     y: () => {
-      if (byPicture) setCard(!card);
+      if (byPicture) tap(card ? "GREY" : "CARD");
       else setBeside(beside === "NOTHING" ? "CARD" : "NOTHING");
     },
   });
@@ -199,7 +216,13 @@ function Judging({
         <h1 className="visually-hidden">Colour of {sheet.label}</h1>
         {hasPicture && !byPicture && <Views named={way === "BY_NAME"} view={view} onView={setView} />}
         {byPicture ? (
-          <SpotPicture sheet={sheet} spot={spot} onSpot={setSpot} />
+          <SpotPicture
+            sheet={sheet}
+            name={tapsWhite ? "Bare paper" : "The neutral spot"}
+            spot={tapsWhite ? white : spot}
+            other={tapsWhite ? spot : white}
+            onSpot={tapsWhite ? setWhite : setSpot}
+          />
         ) : hasPicture && view === "LAMPS" ? (
           <TwoLamps slate={slate} />
         ) : hasPicture && way === "BY_NAME" && view === "CASTS" ? (
@@ -247,20 +270,23 @@ function Judging({
         {byPieces && <PickedPieces sheet={sheet} picks={picks} onPick={pick} />}
         {byPicture && (
           <h3>
-            {isCard
-              ? "Tap the grey card: it tells the density too."
-              : `Tap a spot that is to be neutral${pieces ? "; it is measured on every piece" : ""}.`}
+            {tapsWhite
+              ? "Tap bare paper, for a picture without a rim."
+              : isCard
+                ? "Tap the grey card: it tells the density too."
+                : `Tap a spot that is to be neutral${pieces ? "; it is measured on every piece" : ""}.`}
           </h3>
         )}
-        {canCard && (
-          <Ways<"GREY" | "CARD">
-            label="What the spot is"
-            value={card ? "CARD" : "GREY"}
+        {byPicture && (
+          <Ways<Tapped>
+            label="What is tapped"
+            value={tapsWhite ? "WHITE" : isCard ? "CARD" : "GREY"}
             ways={[
               { value: "GREY", label: "Some grey" },
-              { value: "CARD", label: "The grey card" },
+              ...(canCard ? [{ value: "CARD" as const, label: "The grey card" }] : []),
+              { value: "WHITE", label: "Bare paper" },
             ]}
-            onChange={(what) => setCard(what === "CARD")}
+            onChange={tap}
           />
         )}
         {!byPieces && byEye && (
@@ -356,6 +382,9 @@ function firstWay(sheet: SheetView, pieces: boolean, alike: boolean): Way {
   if (alike) return sheet.scans > 0 ? "PICTURE" : "METER";
   return pieces ? "PIECES" : "VIEWING_FILTER";
 }
+
+/** What a tap in a picture says. */
+type Tapped = "GREY" | "CARD" | "WHITE";
 
 const REST = "Look two seconds, then at a grey card.";
 

@@ -6,6 +6,7 @@ import {
   RAYS,
   type RosePlace,
   chroma,
+  heaps,
   onePerPack,
   packOf,
   placeOf,
@@ -17,6 +18,8 @@ import {
 /** How far out the words of a ray stand, and the rim, as shares of the half width. */
 const RIM = 0.62;
 const WORDS = 0.84;
+/** Nearer than this, as a share of the half width, one picture would hide another. */
+const NEAR = 0.2;
 /** Points of filter; less cannot be set. */
 const LEAST_MOVE = 0.5;
 export const NEUTRAL = "neutral";
@@ -58,6 +61,17 @@ export function Rose(props: {
   // Pieces would lie on each other if the rose reached as far as the line about neutral: that is cut off then.
   const reach = reachOf([...places, ...targets, ...(props.picks ? [] : (region ?? []))]);
   const share = (p: RosePlace): RosePlace => ({ x: (RIM * p.x) / reach, y: (RIM * p.y) / reach });
+  // The looked one on top, then the latest: prints that come near to neutral come near to each other.
+  const looked = props.picks ? [] : [{ sheet: props.looked, place: { x: 0, y: 0 }, looked: true }];
+  const lying = heaps(
+    [
+      ...looked,
+      ...others
+        .map((sheet, i) => ({ sheet, place: share(places[i] ?? { x: 0, y: 0 }), looked: false }))
+        .reverse(),
+    ],
+    NEAR,
+  );
   return (
     <div
       className="rose"
@@ -94,18 +108,14 @@ export function Rose(props: {
           <span>{ray.pack}</span>
         </span>
       ))}
-      {others.map((sheet, i) => (
-        <Lying key={sheet.id} sheet={sheet} place={share(places[i] ?? { x: 0, y: 0 })} />
-      ))}
-      {props.picks ? (
+      {lying.map(([top, ...under]) => top && <Lying key={top.sheet.id} {...top} under={under} />)}
+      {props.picks && (
         <PiecesOnRose
           sheet={props.looked}
           placeOf={(piece) => share(placeOf(pointsOf(piece.light), middle))}
           picked={props.picks.picked}
           onPick={props.picks.onPick}
         />
-      ) : (
-        <Lying sheet={props.looked} place={{ x: 0, y: 0 }} looked />
       )}
       {next && Math.hypot(next.x, next.y) >= LEAST_MOVE && <Next at={share(next)} />}
       <svg viewBox="-100 -100 200 200" className="rose-over" aria-hidden="true">
@@ -118,6 +128,7 @@ export function Rose(props: {
           ))}
           {region && <path className="region" d={outline(region.map(share))} />}
         </g>
+        {lying.flatMap(([, ...under]) => under.map((one) => <Under key={one.sheet.id} at={one.place} />))}
         {aim && <Aim at={share(aim)} />}
         {meant && <Meant at={share(meant)} />}
       </svg>
@@ -190,7 +201,14 @@ function Next(props: { at: RosePlace }) {
   );
 }
 
-function Lying(props: { sheet: SheetView; place: RosePlace; looked?: boolean }) {
+interface OnRose {
+  sheet: SheetView;
+  place: RosePlace;
+  looked: boolean;
+}
+
+/** A sheet, and the words of those that it hides. */
+function Lying(props: OnRose & { under: readonly OnRose[] }) {
   const { sheet } = props;
   const source = sheetPicture(sheet);
   return (
@@ -202,8 +220,27 @@ function Lying(props: { sheet: SheetView; place: RosePlace; looked?: boolean }) 
       <span className="lying-words">
         <b>{sheet.label}</b>
         <span>{sheet.light.notation}</span>
+        {props.under.map((one) => (
+          <span key={one.sheet.id}>
+            {one.sheet.label.toLowerCase()}: {one.sheet.light.notation}
+          </span>
+        ))}
       </span>
     </span>
+  );
+}
+
+/** Where a sheet lies that another hides. */
+function Under(props: { at: RosePlace }) {
+  const size = 2.4;
+  return (
+    <rect
+      className="under"
+      x={100 * props.at.x - size / 2}
+      y={100 * props.at.y - size / 2}
+      width={size}
+      height={size}
+    />
   );
 }
 

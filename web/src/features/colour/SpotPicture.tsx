@@ -16,10 +16,14 @@ const STEP = 0.005;
 const BIG_STEP = 0.05;
 const MIDDLE: Spot = { x: 0.5, y: 0.5 };
 
-/** The last picture of a sheet as it was taken; a tap or the arrow keys say which spot is to be neutral. */
+/** The last picture of a sheet as it was taken; a tap or the arrow keys say which spot is meant. */
 export function SpotPicture(props: {
   sheet: SheetView;
+  /** What is tapped: "The neutral spot". */
+  name: string;
   spot: Spot | undefined;
+  /** Another spot that was tapped before. */
+  other: Spot | undefined;
   onSpot: (spot: Spot) => void;
 }) {
   const { sheet, onSpot } = props;
@@ -53,15 +57,20 @@ export function SpotPicture(props: {
         draggable={false}
         onError={() => setBroken(true)}
       />
+      {props.other && <span className="other-spot" style={placed(props.other)} />}
       <button
         type="button"
         className={props.spot ? "" : "unset"}
-        aria-label="The neutral spot; arrow keys move it"
-        style={{ left: `${String(100 * at.x)}%`, top: `${String(100 * at.y)}%` }}
+        aria-label={`${props.name}; arrow keys move it`}
+        style={placed(at)}
         onKeyDown={onKey}
       />
     </div>
   );
+}
+
+function placed(at: Spot) {
+  return { left: `${String(100 * at.x)}%`, top: `${String(100 * at.y)}%` };
 }
 
 function within(share: number): number {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { RAYS, onePerPack, placeOf, rayPlace, reachOf } from "./rose";
+import { RAYS, heaps, onePerPack, placeOf, rayPlace, reachOf } from "./rose";
 
 const pack = (...points: number[]) => ({ notation: points.join("/"), points });
 const middle = pack(0, 50, 50);
@@ -35,6 +35,19 @@ describe("the rose", () => {
     expect(reachOf([])).toBe(10);
     expect(reachOf([{ x: 12, y: 0 }])).toBe(20);
     expect(reachOf([{ x: 0, y: -30 }])).toBe(40);
+  });
+
+  it("lays what is near to each other on one heap, the first on top", () => {
+    const at = (id: string, x: number, y: number) => ({ id, place: { x, y } });
+    const laid = heaps(
+      [at("looked", 0, 0), at("late", 0.5, 0), at("near", 0.1, -0.1), at("early", 0.6, 0.1)],
+      0.2,
+    );
+    expect(laid.map((heap) => heap.map((one) => one.id))).toEqual([
+      ["looked", "near"],
+      ["late", "early"],
+    ]);
+    expect(heaps([], 1)).toEqual([]);
   });
 
   it("shows one sheet for each pack, and none under the one that is looked at", () => {

@@ -49,6 +49,19 @@ export function onePerPack<S extends { id: string; light: LightView }>(sheets: r
   return [...last.values()];
 }
 
+/** What lies on the rose as heaps: each on the first before it that is nearer than so much, which lies on top. */
+export function heaps<T extends { place: RosePlace }>(lying: readonly T[], near: number): T[][] {
+  const found: T[][] = [];
+  for (const one of lying) {
+    const heap = found.find(
+      ([top]) => top && Math.hypot(top.place.x - one.place.x, top.place.y - one.place.y) < near,
+    );
+    if (heap) heap.push(one);
+    else found.push([one]);
+  }
+  return found;
+}
+
 /** The six ways a print can turn, clockwise from the top, each with what the pack does for it. */
 export const RAYS = [
   { letter: "G", word: "greener", pack: "+M filter", magenta: 1, yellow: 0 },

@@ -60,6 +60,8 @@ public final class PictureOfTest {
         RIM,
         SAID,
         GREY_CARD,
+        /** The scanner is set to this paper's white. */
+        SCANNER,
         /** Nothing does: the brightest place is taken for it. */
         BRIGHTEST
     }
@@ -68,9 +70,21 @@ public final class PictureOfTest {
      * Places that the user knows, in fractions of the picture; each may be left out.
      *
      * @param black a place as black as this paper gets, {@code blackNet} its net density
+     * @param bare linear light that bare paper sends back in this picture, where the scanner is set to it
      */
-    public record Known(Optional<Place> white, Optional<Place> black, double blackNet, Optional<Place> greyCard) {
-        public static final Known NOTHING = new Known(Optional.empty(), Optional.empty(), 2, Optional.empty());
+    public record Known(
+            Optional<Place> white,
+            Optional<Place> black,
+            double blackNet,
+            Optional<Place> greyCard,
+            Optional<Layers> bare) {
+        private static final double USUAL_BLACK_NET = 2;
+        public static final Known NOTHING = new Known(Optional.empty(), Optional.empty());
+
+        /** Of a picture whose colours are measured: a place of bare paper, or what bare paper gives. */
+        public Known(Optional<Place> white, Optional<Layers> bare) {
+            this(white, Optional.empty(), USUAL_BLACK_NET, Optional.empty(), bare);
+        }
     }
 
     /**
@@ -151,6 +165,9 @@ public final class PictureOfTest {
         } else if (bare.isEmpty() && known.greyCard().isPresent()) {
             surface = levelled(picture, surface, known.greyCard().get(), GREY_CARD_NET);
             by = White.GREY_CARD;
+        } else if (bare.isEmpty() && known.bare().isPresent()) {
+            surface = WhiteOfPaper.evenly(known.bare().get());
+            by = White.SCANNER;
         }
         if (by == White.BRIGHTEST) {
             faults.add(Fault.NO_WHITE);

@@ -2,6 +2,7 @@ package keyslate.core.picture;
 
 import java.util.Arrays;
 import java.util.List;
+import keyslate.core.colour.Layers;
 import keyslate.core.numeric.LeastSquares;
 import keyslate.core.reading.Corners.Place;
 
@@ -37,6 +38,15 @@ record WhiteOfPaper(double[][] factors, double rms, double kept) {
         Shape(int terms) {
             this.terms = terms;
         }
+    }
+
+    /** The same light everywhere. */
+    static WhiteOfPaper evenly(Layers light) {
+        double[][] factors = new double[LitPicture.CHANNELS][];
+        for (int c = 0; c < factors.length; c++) {
+            factors[c] = new double[] {Math.log10(light.at(c)), 0, 0, 0, 0, 0};
+        }
+        return new WhiteOfPaper(factors, 0, 1);
     }
 
     /** Through samples, one at least. */

@@ -16,7 +16,8 @@ public final class ScanColour {
     /** Dye in each layer of paper that got no light (COL-12). */
     private static final double LEAST_DYE = 0.04;
 
-    private static final Layers WHITE = whiteOnScreen();
+    /** What bare paper gives in the scan of a scanner that is set to it: linear red, green and blue. */
+    public static final Layers WHITE = whiteOnScreen();
 
     private ScanColour() {}
 

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.LongStream;
+import keyslate.core.colour.Layers;
 import keyslate.core.darkroom.ColourRaster;
 import keyslate.core.darkroom.Raster;
 import keyslate.core.picture.PictureOfTest.Fault;
@@ -126,10 +127,13 @@ class ReadingFromPicturesTest {
         PictureOfTest bare = picture(strip, printed, Known.NOTHING);
         assertThat(bare.faults()).contains(Fault.NO_WHITE);
         Place rim = whole.papers().get(0).at(0.5, whole.printed().get(0).top() / 2);
-        PictureOfTest said =
-                picture(strip, printed, new Known(Optional.of(rim), Optional.empty(), 2, Optional.empty()));
+        PictureOfTest said = picture(strip, printed, new Known(Optional.of(rim), Optional.empty()));
         assertThat(said.whiteBy()).isEqualTo(PictureOfTest.White.SAID);
         assertThat(said.faults()).doesNotContain(Fault.NO_WHITE);
+        PictureOfTest set =
+                picture(strip, printed, new Known(Optional.empty(), Optional.of(new Layers(0.8, 0.8, 0.8))));
+        assertThat(set.whiteBy()).isEqualTo(PictureOfTest.White.SCANNER);
+        assertThat(set.faults()).doesNotContain(Fault.NO_WHITE);
     }
 
     /** Where nothing is told apart from what surrounds it no paper is found. */

@@ -221,12 +221,14 @@ public final class DecisionViews {
      * @param x across the picture as it was taken, 0 to 1
      * @param y down the picture, 0 to 1
      * @param card whether it is a grey card of 18 %, which tells the density of a print as well
+     * @param white a place of bare paper, x and y like the spot's, for a picture that shows no white rim
      */
     public record Spot(
             @Nullable Integer scan,
             @Nullable Double x,
             @Nullable Double y,
-            @Nullable Boolean card) {}
+            @Nullable Boolean card,
+            @Nullable List<Double> white) {}
 
     /**
      * A cast as it was seen.

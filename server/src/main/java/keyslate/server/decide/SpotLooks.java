@@ -9,9 +9,11 @@ import keyslate.core.colour.FilterSet;
 import keyslate.core.colour.NeutralSpot;
 import keyslate.core.quantity.Check;
 import keyslate.core.quantity.Stops;
+import keyslate.core.reading.Corners.Place;
 import keyslate.server.Show;
 import keyslate.server.decide.DecisionViews.ColourLook;
 import keyslate.server.decide.DecisionViews.Spot;
+import keyslate.server.scan.AskedFields;
 import keyslate.server.scan.NeutralReader;
 import keyslate.server.scan.NeutralReader.Measured;
 import keyslate.server.web.FieldErrors;
@@ -57,12 +59,11 @@ final class SpotLooks {
             return InPicture.NONE;
         }
         int scan = spot.scan() == null ? sheet.sheet().exposed().scans().size() : spot.scan();
+        Optional<Place> white = AskedFields.place(errors, at + "/white", spot.white());
         return errors.check(at, InPicture.NONE, () -> {
-            List<Measured> measured = reader.read(
-                    sheet.sheet(),
-                    scan,
-                    Check.within("place", spot.x(), 0, 1, ""),
-                    Check.within("place", spot.y(), 0, 1, ""));
+            Place place =
+                    new Place(Check.within("place", spot.x(), 0, 1, ""), Check.within("place", spot.y(), 0, 1, ""));
+            List<Measured> measured = reader.read(sheet.sheet(), scan, place, white);
             return card
                     ? card(measured.get(0), in)
                     : new InPicture(measured.stream().map(m -> some(m, in)).toList(), Optional.empty());

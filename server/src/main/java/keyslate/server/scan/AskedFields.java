@@ -13,7 +13,7 @@ import keyslate.store.json.Pictured;
 import org.jspecify.annotations.Nullable;
 
 /** What is asked of a picture, checked field by field. */
-final class AskedFields {
+public final class AskedFields {
     private static final int MOST_SPOTS = 20;
     private static final int MOST_TONES = 3;
     private static final double DENSEST = 2;
@@ -49,7 +49,8 @@ final class AskedFields {
                 place(errors, "/marks/pictured/white", asked.white()),
                 place(errors, "/marks/pictured/black", asked.black()),
                 VariableContrastPaper.NET_MAXIMUM,
-                place(errors, "/marks/pictured/greyCard", asked.greyCard()));
+                place(errors, "/marks/pictured/greyCard", asked.greyCard()),
+                Optional.empty());
     }
 
     static Optional<List<Corners>> corners(FieldErrors errors, @Nullable List<List<Double>> papers) {
@@ -66,7 +67,8 @@ final class AskedFields {
         });
     }
 
-    static Optional<Place> place(FieldErrors errors, String pointer, @Nullable List<Double> place) {
+    /** A place of a picture, two fractions of it; none where nothing was sent. */
+    public static Optional<Place> place(FieldErrors errors, String pointer, @Nullable List<Double> place) {
         if (place == null) {
             return Optional.empty();
         }

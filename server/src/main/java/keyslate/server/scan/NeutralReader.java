@@ -10,6 +10,7 @@ import keyslate.core.colour.Layers;
 import keyslate.core.light.Light;
 import keyslate.core.picture.PictureOfTest;
 import keyslate.core.picture.PictureOfTest.Fault;
+import keyslate.core.picture.PictureOfTest.Known;
 import keyslate.core.picture.PictureOfTest.OnSheet;
 import keyslate.core.picture.PictureOfTest.Planned;
 import keyslate.core.quantity.Check;
@@ -21,6 +22,7 @@ import keyslate.server.picture.PictureFiles;
 import keyslate.server.sheet.Patches.OnPaper;
 import keyslate.server.sheet.SheetAssembler.OnCord;
 import keyslate.server.web.NotFoundException;
+import keyslate.store.slate.Scan;
 import org.springframework.stereotype.Component;
 
 /** Measures a spot that is to be neutral in the picture of a sheet; of pieces the same spot on each of them. */
@@ -28,6 +30,11 @@ import org.springframework.stereotype.Component;
 public class NeutralReader {
     private static final double SPOT = 0.02;
     private static final Layers WHITE = new Layers(1, 1, 1);
+    /** As much brighter than bare paper nothing on it is. */
+    private static final double BRIGHTER = 1.12;
+
+    private static final String NO_WHITE =
+            "No white rim is seen: say “Bare paper” and tap a place of it, or take the whole sheet with its rim.";
     /** A picture with one of these says nothing of colour. */
     private static final Set<Fault> BLIND = Set.of(Fault.NO_WHITE, Fault.CLIPPED, Fault.TOO_DARK);
 
@@ -51,19 +58,21 @@ public class NeutralReader {
      * Measures the spot at a place of a picture.
      *
      * @param scan number of the picture, from 1
-     * @param x across the picture as it was taken, 0 to 1; {@code y} down it
+     * @param spot in fractions of the picture as it was taken
+     * @param white a place of bare paper, for a picture without a rim
      */
-    public List<Measured> read(OnCord sheet, int scan, double x, double y) {
+    public List<Measured> read(OnCord sheet, int scan, Place spot, Optional<Place> white) {
         int scans = sheet.exposed().scans().size();
         if (scan < 1 || scan > scans) {
             throw Check.infeasible(
                     "picture", scans == 0 ? "this sheet has no picture yet" : "this sheet has no such picture");
         }
-        ScanPictures.Decoded decoded =
-                pictures.of(sheet.exposed().scans().get(scan - 1).pictureId());
+        Scan scanned = sheet.exposed().scans().get(scan - 1);
+        ScanPictures.Decoded decoded = pictures.of(scanned.pictureId());
         boolean pieces = sheet.patches().map(p -> p.differInLight()).orElse(false);
         Optional<Layout> layout = sheet.patches().map(p -> Layout.of(sheet));
-        List<Corners> papers = PictureReader.found(decoded, layout, pictures.corners(sheet, scan));
+        Optional<Corners> handedIn = pictures.corners(sheet, scan);
+        List<Corners> papers = PictureReader.found(decoded, layout, handedIn);
         int wanted = layout.map(Layout::papers).orElse(1);
         if (papers.size() != wanted) {
             throw Check.infeasible(
@@ -71,18 +80,20 @@ public class NeutralReader {
                     "of " + wanted + " pieces " + decoded.papers().size()
                             + " are seen: lay them apart on something dark and take the picture again");
         }
-        PictureOfTest picture = PictureOfTest.of(
-                decoded.light(),
-                papers,
-                layout.map(Layout::planned).orElse(Planned.PLAIN),
-                PictureOfTest.Known.NOTHING);
+        Planned planned = layout.map(Layout::planned).orElse(Planned.PLAIN);
+        Known known = new Known(white, bare(scanned));
+        PictureOfTest picture = PictureOfTest.of(decoded.light(), papers, planned, known);
+        if (wanted == 1 && handedIn.isEmpty() && picture.whiteBy() != PictureOfTest.White.RIM) {
+            // What was taken for a paper is something light in a picture that shows nothing but the print.
+            picture = PictureOfTest.of(decoded.light(), List.of(Corners.whole()), planned, known);
+        }
         Set<Fault> faults = picture.faults();
         for (Fault fault : BLIND) {
             if (faults.contains(fault)) {
-                throw Check.infeasible("picture", PictureReader.words(fault));
+                throw Check.infeasible("picture", fault == Fault.NO_WHITE ? NO_WHITE : PictureReader.words(fault));
             }
         }
-        OnSheet on = picture.on(new Place(x, y))
+        OnSheet on = picture.on(spot)
                 .orElseThrow(() -> Check.infeasible("spot", "this is beside the picture; tap a spot in it"));
         boolean doubtful = faults.contains(Fault.UNEVEN) || faults.contains(Fault.GLARE);
         if (!pieces) {
@@ -143,6 +154,15 @@ public class NeutralReader {
     }
 
     private static Appearance look(PictureOfTest picture, int paper, double u, double v) {
-        return ScanColour.of(picture.colour(paper, u, v, SPOT / 2, SPOT / 2), WHITE);
+        Layers share = picture.colour(paper, u, v, SPOT / 2, SPOT / 2);
+        if (Math.max(share.red(), Math.max(share.green(), share.blue())) > BRIGHTER) {
+            throw Check.infeasible("spot", "is brighter than the paper's white; tap bare paper anew, or another spot");
+        }
+        return ScanColour.of(share, WHITE);
+    }
+
+    /** The simulated scanner sees no rim and is set to the white of its paper; of a picture that was handed in nobody knows. */
+    private static Optional<Layers> bare(Scan scan) {
+        return Scan.SIMULATED.equals(scan.source()) ? Optional.of(ScanColour.WHITE) : Optional.empty();
     }
 }

@@ -139,6 +139,7 @@ public class PictureReader {
                     case RIM -> "the paper's rim";
                     case SAID -> "the place you tapped";
                     case GREY_CARD -> "the grey card";
+                    case SCANNER -> "what the scanner is set to";
                     case BRIGHTEST -> "nothing but the brightest place";
                 }));
         if (picture.gradation() != 1) {

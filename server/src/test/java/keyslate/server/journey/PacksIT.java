@@ -87,6 +87,12 @@ class PacksIT extends JourneyTest {
                 .isVisible();
         assertThat(byEye).not().isVisible();
         assertThat(printer.verdict()).containsText("The card is ");
+        spot.press("w");
+        Locator bare =
+                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Bare paper; arrow keys move it"));
+        bare.press("ArrowDown");
+        bare.press("w");
+        assertThat(bare).not().isVisible();
         spot.press("y");
         assertThat(printer.verdict()).not().containsText("The card is ");
         assertThat(page.getByText("Beside it")).not().isVisible();

@@ -10,6 +10,8 @@ import java.util.Map;
 import keyslate.server.Http.Answer;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 
 /** A spot that is to be neutral, measured in the picture of a print or of all pieces. */
@@ -48,13 +50,18 @@ class NeutralInPictureHttpTest extends OnATestSlate {
         return ok(http().send("GET", "/api/slates/" + slate + "/colour", ""));
     }
 
-    /** The spot is measured, the pack moved, and on the next print the same spot has next to no cast. */
-    @Test
-    void theNextPrintIsNeutralAtTheSpotThatWasMarked() {
+    private static Map<String, Object> spot(int scan, double x, double y) {
+        return Map.of("way", "PICTURE", "looks", List.of(Map.of("spot", Map.of("scan", scan, "x", x, "y", y))));
+    }
+
+    /** The spot is measured, the pack moved, and on the next print the same spot has next to no cast; in the scan without a rim, which is the first, and in a phone's picture. */
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2})
+    void theNextPrintIsNeutralAtTheSpotThatWasMarked(int scan) {
         String first = pictured("PRINT");
-        JsonNode before = taken(first, spot(0.5, 0.55)).get("looks").get(0);
+        JsonNode before = taken(first, spot(scan, 0.5, 0.55)).get("looks").get(0);
         String second = pictured("PRINT");
-        JsonNode after = taken(second, spot(0.5, 0.55)).get("looks").get(1);
+        JsonNode after = taken(second, spot(scan, 0.5, 0.55)).get("looks").get(1);
         assertThat(before.get("words").asString()).startsWith("measured ");
         assertThat(Math.hypot(
                         after.get("magentaPoints").asDouble(),
@@ -63,6 +70,35 @@ class NeutralInPictureHttpTest extends OnATestSlate {
                 .isLessThan(Math.hypot(
                         before.get("magentaPoints").asDouble(),
                         before.get("yellowPoints").asDouble()));
+    }
+
+    /** A picture that was handed in cut to the print says nothing of white, until bare paper is tapped in it. */
+    @Test
+    void withoutARimBarePaperIsTapped() {
+        ok(http().edit(slate, "base/seconds", 2));
+        String print = pictured("PRINT");
+        byte[] cut = http().bytes("/api/sheets/" + print + "/scans/1/picture");
+        assertThat(http().upload("/api/sheets/" + print + "/scans", "cut.jpg", cut)
+                        .status())
+                .isEqualTo(201);
+        assertThat(asked(print, spot(0.5, 0.5)).text())
+                .contains("/cast/looks/0/spot")
+                .contains("Bare paper");
+        List<Double> light = List.of(0.95, 0.2);
+        String words = ok(asked(print, whiteAt(light, 0.5)))
+                .get("colour")
+                .get("looks")
+                .get(0)
+                .get("words")
+                .asString();
+        assertThat(words).startsWith("measured ");
+        assertThat(asked(print, whiteAt(List.of(0.5, 0.5), 0.1)).text()).contains("brighter than the paper's white");
+        assertThat(asked(print, whiteAt(List.of(0.5), 0.5)).pointers()).contains("/cast/looks/0/spot/white");
+        assertThat(asked(print, whiteAt(List.of(0.5, 7.0), 0.5)).pointers()).contains("/cast/looks/0/spot/white");
+    }
+
+    private static Map<String, Object> whiteAt(List<Double> white, double y) {
+        return Map.of("way", "PICTURE", "looks", List.of(Map.of("spot", Map.of("x", 0.5, "y", y, "white", white))));
     }
 
     private static Map<String, Object> card(double x, double y) {
