@@ -183,7 +183,7 @@ function packWords(magenta: number, yellow: number): string {
 /** The two pictures at one height. */
 function SideBySide(props: { one: FrameView; other: FrameView }) {
   return (
-    <div className="side-by-side">
+    <div className="two-frames">
       {[props.one, props.other].map((frame) => (
         <figure key={frame.id}>
           {frame.hasPicture ? (
