@@ -90,10 +90,9 @@ function Judging({
   const alike = useColoursAlike();
   const [way, setWay] = useState<Way>(firstWay(sheet, pieces, alike));
   const [picks, setPicks] = useState<Picks>([]);
-  const [spot, setSpot] = useState<Spot>();
   const [card, setCard] = useState(false);
-  /** Bare paper in a picture that shows no rim, and whether it is what a tap says. */
-  const [white, setWhite] = useState<Spot>();
+  const [inPicture, setInPicture] = useState<InPicture>({ scan: sheet.scans });
+  /** Whether a tap says where bare paper is. */
   const [tapsWhite, setTapsWhite] = useState(false);
   const [chosen, setChosen] = useState<Choosing>({});
   const [earlier, setEarlier] = useState<readonly ColourLook[]>([]);
@@ -115,6 +114,9 @@ function Judging({
   const byMeter = way === "METER";
   const byEye = !byPicture && !byMeter;
   const at = looked.area.trim() === "" || byMeter || byPieces ? {} : { area: looked.area };
+  const { spot, white }: Omit<InPicture, "scan"> = inPicture.scan === sheet.scans ? inPicture : {};
+  const tapped = (at: Spot) =>
+    setInPicture({ scan: sheet.scans, spot, white, [tapsWhite ? "white" : "spot"]: at });
   /** Of a card that was photographed the density is known as well; on a test or wet it says nothing of it. */
   const canCard = byPicture && sheet.patches.length < 2 && looked.dry;
   const isCard = canCard && card;
@@ -159,7 +161,7 @@ function Judging({
   const startOver = () => {
     setChosen({});
     setPicks([]);
-    setSpot(undefined);
+    setInPicture({ scan: sheet.scans, white });
     setTapsWhite(false);
     setEarlier([]);
   };
@@ -221,7 +223,7 @@ function Judging({
             name={tapsWhite ? "Bare paper" : "The neutral spot"}
             spot={tapsWhite ? white : spot}
             other={tapsWhite ? spot : white}
-            onSpot={tapsWhite ? setWhite : setSpot}
+            onSpot={tapped}
           />
         ) : hasPicture && view === "LAMPS" ? (
           <TwoLamps slate={slate} />
@@ -381,6 +383,13 @@ function Judging({
 function firstWay(sheet: SheetView, pieces: boolean, alike: boolean): Way {
   if (alike) return sheet.scans > 0 ? "PICTURE" : "METER";
   return pieces ? "PIECES" : "VIEWING_FILTER";
+}
+
+/** What was tapped in a picture: the spot, and bare paper where it shows no rim. In another picture they mean nothing. */
+interface InPicture {
+  scan: number;
+  spot?: Spot | undefined;
+  white?: Spot | undefined;
 }
 
 /** What a tap in a picture says. */
