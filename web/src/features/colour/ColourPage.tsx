@@ -23,7 +23,7 @@ import { LookTimer } from "./LookTimer";
 import { MeterFields } from "./MeterFields";
 import { Rose } from "./Rose";
 import { TasteLine } from "./TasteLine";
-import { type Spot, SpotPicture } from "./SpotPicture";
+import { SpotPicture, TapFields } from "./SpotPicture";
 import {
   BESIDES,
   type Beside,
@@ -40,6 +40,7 @@ import {
   walkedPiece,
 } from "./casts";
 import { USUAL_STRENGTHS, useKits } from "./kit";
+import { useTaps } from "./taps";
 import { type Answer, type Cast, useJudge, useProposal } from "./weighed";
 
 /** Judging the colour of a sheet: through a viewing filter, by name, by pieces on the rose or in a picture, all looks weighed together. */
@@ -90,10 +91,6 @@ function Judging({
   const alike = useColoursAlike();
   const [way, setWay] = useState<Way>(firstWay(sheet, pieces, alike));
   const [picks, setPicks] = useState<Picks>([]);
-  const [card, setCard] = useState(false);
-  const [inPicture, setInPicture] = useState<InPicture>({ scan: sheet.scans });
-  /** Whether a tap says where bare paper is. */
-  const [tapsWhite, setTapsWhite] = useState(false);
   const [chosen, setChosen] = useState<Choosing>({});
   const [earlier, setEarlier] = useState<readonly ColourLook[]>([]);
   const [beside, setBeside] = useState<Beside>("NOTHING");
@@ -114,25 +111,10 @@ function Judging({
   const byMeter = way === "METER";
   const byEye = !byPicture && !byMeter;
   const at = looked.area.trim() === "" || byMeter || byPieces ? {} : { area: looked.area };
-  const { spot, white }: Omit<InPicture, "scan"> = inPicture.scan === sheet.scans ? inPicture : {};
-  const tapped = (at: Spot) =>
-    setInPicture({ scan: sheet.scans, spot, white, [tapsWhite ? "white" : "spot"]: at });
   /** Of a card that was photographed the density is known as well; on a test or wet it says nothing of it. */
   const canCard = byPicture && sheet.patches.length < 2 && looked.dry;
-  const isCard = canCard && card;
-  const seen = lookOf(
-    way,
-    {
-      ...chosen,
-      picks,
-      spot: spot && {
-        ...spot,
-        ...(isCard && { card: true }),
-        ...(white && { white: [white.x, white.y] }),
-      },
-    },
-    steps,
-  );
+  const taps = useTaps(sheet.scans, canCard);
+  const seen = lookOf(way, { ...chosen, picks, spot: taps.said }, steps);
   const look = seen && pieces && !byPieces && byEye ? { ...seen, pieces: [piece] } : seen;
   // What lies beside now is said of this look; earlier ones keep theirs.
   const looks = look ? [...earlier, byEye ? { ...look, beside, ...at } : { ...look, ...at }] : earlier;
@@ -140,7 +122,7 @@ function Judging({
   const cast: Cast = {
     way,
     looks: [...looks],
-    densityStops: isCard ? 0 : density,
+    densityStops: taps.isCard ? 0 : density,
     alone,
     dry: looked.dry,
     lamp: looked.lamp,
@@ -156,13 +138,13 @@ function Judging({
     setEarlier(looks);
     setChosen({});
     setPicks([]);
+    taps.clear();
   };
   const pick = (piece: number) => setPicks(byPieces ? picked(picks, piece) : [piece]);
   const startOver = () => {
     setChosen({});
     setPicks([]);
-    setInPicture({ scan: sheet.scans, white });
-    setTapsWhite(false);
+    taps.clear();
     setEarlier([]);
   };
   const turnTo = (other: Way) => {
@@ -171,10 +153,6 @@ function Judging({
       setPicks(other === "PIECES" ? [] : picks.slice(-1));
     }
     setWay(other);
-  };
-  const tap = (what: Tapped) => {
-    setTapsWhite(what === "WHITE");
-    if (what !== "WHITE") setCard(what === "CARD");
   };
   const walk = (by: 1 | -1) => {
     if (byPieces) setPicks(walkedPiece(picks, sheet.patches.length, by));
@@ -204,9 +182,9 @@ function Judging({
     Enter: () => {
       if (said && proposal.data && !judge.isPending) take({ answer: "PROPOSED" });
     },
-    ...(byPicture && { w: () => tap(tapsWhite ? (card ? "CARD" : "GREY") : "WHITE") }),
+    ...(byPicture && { w: taps.turnWhite }),
     y: () => {
-      if (byPicture) tap(card ? "GREY" : "CARD");
+      if (byPicture) taps.turnCard();
       else setBeside(beside === "NOTHING" ? "CARD" : "NOTHING");
     },
   });
@@ -218,13 +196,7 @@ function Judging({
         <h1 className="visually-hidden">Colour of {sheet.label}</h1>
         {hasPicture && !byPicture && <Views named={way === "BY_NAME"} view={view} onView={setView} />}
         {byPicture ? (
-          <SpotPicture
-            sheet={sheet}
-            name={tapsWhite ? "Bare paper" : "The neutral spot"}
-            spot={tapsWhite ? white : spot}
-            other={tapsWhite ? spot : white}
-            onSpot={tapped}
-          />
+          <SpotPicture sheet={sheet} taps={taps} />
         ) : hasPicture && view === "LAMPS" ? (
           <TwoLamps slate={slate} />
         ) : hasPicture && way === "BY_NAME" && view === "CASTS" ? (
@@ -270,27 +242,7 @@ function Judging({
         </div>
         {filter && kits && <KitQuestion kits={kits} />}
         {byPieces && <PickedPieces sheet={sheet} picks={picks} onPick={pick} />}
-        {byPicture && (
-          <h3>
-            {tapsWhite
-              ? "Tap bare paper, for a picture without a rim."
-              : isCard
-                ? "Tap the grey card: it tells the density too."
-                : `Tap a spot that is to be neutral${pieces ? "; it is measured on every piece" : ""}.`}
-          </h3>
-        )}
-        {byPicture && (
-          <Ways<Tapped>
-            label="What is tapped"
-            value={tapsWhite ? "WHITE" : isCard ? "CARD" : "GREY"}
-            ways={[
-              { value: "GREY", label: "Some grey" },
-              ...(canCard ? [{ value: "CARD" as const, label: "The grey card" }] : []),
-              { value: "WHITE", label: "Bare paper" },
-            ]}
-            onChange={tap}
-          />
-        )}
+        {byPicture && <TapFields taps={taps} canCard={canCard} pieces={pieces} />}
         {!byPieces && byEye && (
           <LookFields kit={steps} way={way} scale={scale} chosen={chosen} onChange={setChosen} />
         )}
@@ -303,7 +255,7 @@ function Judging({
             onChange={(meter) => setChosen({ meter })}
           />
         )}
-        {byEye && (
+        {!byMeter && (
           <LookedAgain
             looks={looks.length}
             canAgain={look !== undefined}
@@ -329,7 +281,7 @@ function Judging({
             onChange={(part) => setLooked({ ...looked, ...part })}
           />
         )}
-        {!byMeter && !isCard && <Densities value={density} onChange={setDensity} />}
+        {!byMeter && !taps.isCard && <Densities value={density} onChange={setDensity} />}
         {alike && byEye && (
           <p className="field-hint" role="note">
             Some colours look alike to you: a picture or a meter tells casts more surely. Your eye tells the
@@ -384,16 +336,6 @@ function firstWay(sheet: SheetView, pieces: boolean, alike: boolean): Way {
   if (alike) return sheet.scans > 0 ? "PICTURE" : "METER";
   return pieces ? "PIECES" : "VIEWING_FILTER";
 }
-
-/** What was tapped in a picture: the spot, and bare paper where it shows no rim. In another picture they mean nothing. */
-interface InPicture {
-  scan: number;
-  spot?: Spot | undefined;
-  white?: Spot | undefined;
-}
-
-/** What a tap in a picture says. */
-type Tapped = "GREY" | "CARD" | "WHITE";
 
 const REST = "Look two seconds, then at a grey card.";
 

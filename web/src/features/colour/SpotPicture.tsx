@@ -1,10 +1,7 @@
 import { type KeyboardEvent, type MouseEvent, useState } from "react";
 import type { SheetView } from "../../shared/api/client";
-
-export interface Spot {
-  x: number;
-  y: number;
-}
+import { Ways } from "../../shared/ui/Choice";
+import type { Spot, Tapped, useTaps } from "./taps";
 
 const STEPS: Record<string, readonly [number, number]> = {
   ArrowLeft: [-1, 0],
@@ -17,18 +14,10 @@ const BIG_STEP = 0.05;
 const MIDDLE: Spot = { x: 0.5, y: 0.5 };
 
 /** The last picture of a sheet as it was taken; a tap or the arrow keys say which spot is meant. */
-export function SpotPicture(props: {
-  sheet: SheetView;
-  /** What is tapped: "The neutral spot". */
-  name: string;
-  spot: Spot | undefined;
-  /** Another spot that was tapped before. */
-  other: Spot | undefined;
-  onSpot: (spot: Spot) => void;
-}) {
-  const { sheet, onSpot } = props;
+export function SpotPicture({ sheet, taps }: { sheet: SheetView; taps: ReturnType<typeof useTaps> }) {
+  const { onSpot } = taps;
   const [broken, setBroken] = useState(false);
-  const at = props.spot ?? MIDDLE;
+  const at = taps.mark ?? MIDDLE;
   if (sheet.scans === 0 || broken) {
     return <p className="empty-line">This sheet has no picture yet. Hand one in, at the right.</p>;
   }
@@ -57,15 +46,44 @@ export function SpotPicture(props: {
         draggable={false}
         onError={() => setBroken(true)}
       />
-      {props.other && <span className="other-spot" style={placed(props.other)} />}
+      {taps.other && <span className="other-spot" style={placed(taps.other)} />}
       <button
         type="button"
-        className={props.spot ? "" : "unset"}
-        aria-label={`${props.name}; arrow keys move it`}
+        className={taps.mark ? "" : "unset"}
+        aria-label={`${taps.what === "WHITE" ? "Bare paper" : "The neutral spot"}; arrow keys move it`}
         style={placed(at)}
         onKeyDown={onKey}
       />
     </div>
+  );
+}
+
+const ASKED = {
+  GREY: "Tap a spot that is to be neutral",
+  CARD: "Tap the grey card: it tells the density too",
+  WHITE: "Tap bare paper, for a picture without a rim",
+} as const;
+
+/** What is tapped. */
+export function TapFields(props: { taps: ReturnType<typeof useTaps>; canCard: boolean; pieces: boolean }) {
+  const { taps, canCard } = props;
+  return (
+    <>
+      <h3>
+        {ASKED[taps.what]}
+        {props.pieces && taps.what === "GREY" && "; it is measured on every piece"}.
+      </h3>
+      <Ways<Tapped>
+        label="What is tapped"
+        value={taps.what}
+        ways={[
+          { value: "GREY", label: "Some grey" },
+          ...(canCard ? [{ value: "CARD" as const, label: "The grey card" }] : []),
+          { value: "WHITE", label: "Bare paper" },
+        ]}
+        onChange={taps.turnTo}
+      />
+    </>
   );
 }
 

@@ -113,7 +113,7 @@ export interface Choosing {
   second?: Hue;
   secondStep?: string;
   picks?: Picks;
-  spot?: { x: number; y: number } | undefined;
+  spot?: ColourLook["spot"];
   meter?: Metered;
 }
 
