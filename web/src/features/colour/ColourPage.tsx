@@ -196,7 +196,7 @@ function Judging({
         <h1 className="visually-hidden">Colour of {sheet.label}</h1>
         {hasPicture && !byPicture && <Views named={way === "BY_NAME"} view={view} onView={setView} />}
         {byPicture ? (
-          <SpotPicture sheet={sheet} taps={taps} />
+          <SpotPicture key={sheet.scans} sheet={sheet} taps={taps} />
         ) : hasPicture && view === "LAMPS" ? (
           <TwoLamps slate={slate} />
         ) : hasPicture && way === "BY_NAME" && view === "CASTS" ? (

@@ -37,8 +37,13 @@ export function useTaps(scans: number, canCard: boolean) {
     mark: tapsWhite ? white : spot,
     other: tapsWhite ? spot : white,
     onSpot: (at: Spot) => setInPicture({ scan: scans, spot, white, [tapsWhite ? "white" : "spot"]: at }),
-    /** As a look says it. */
-    said: spot && { ...spot, ...(isCard && { card: true }), ...(white && { white: [white.x, white.y] }) },
+    /** As a look says it; of which picture too, as another may be handed in before it is taken. */
+    said: spot && {
+      scan: scans,
+      ...spot,
+      ...(isCard && { card: true }),
+      ...(white && { white: [white.x, white.y] }),
+    },
     /** Forgets the spot; bare paper stays where it is. */
     clear: () => {
       setInPicture({ scan: scans, white });

@@ -30,7 +30,7 @@ import org.springframework.stereotype.Component;
 public class NeutralReader {
     private static final double SPOT = 0.02;
     private static final Layers WHITE = new Layers(1, 1, 1);
-    /** As much brighter than bare paper nothing on it is. */
+    /** Noise and an uneven lamp leave bare paper within 0.05 of its density; what is this much brighter is no print on it. */
     private static final double BRIGHTER = 1.12;
 
     private static final String NO_WHITE =

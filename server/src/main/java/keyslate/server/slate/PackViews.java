@@ -49,7 +49,7 @@ final class PackViews {
 
     private static @Nullable String note(FilterPack pack) {
         return FirstPack.isUnfiltered(pack)
-                ? "No magenta and no yellow: a masked negative prints far from neutral with it, so that its first sheet is spent on measuring. The middle of the dials or a data sheet comes nearer."
+                ? "No magenta and no yellow beyond any grey: a masked negative prints far from neutral with it, so that its first sheet is spent on measuring. The middle of the dials or a data sheet comes nearer."
                 : null;
     }
 
