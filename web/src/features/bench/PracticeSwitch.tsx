@@ -3,6 +3,7 @@ import { Button } from "antd";
 import { type Problem, api, toProblem, unwrap } from "../../shared/api/client";
 
 const ASK_EVERY_MS = 400;
+const ANSWER_MS = 5_000;
 /** Making the practice darkroom for the first time exposes every sheet of its demo slates. */
 const PATIENCE_MS = 120_000;
 
@@ -11,7 +12,10 @@ async function openedAs(practice: boolean): Promise<boolean> {
   const last = Date.now() + PATIENCE_MS;
   while (Date.now() < last) {
     await new Promise((resolve) => window.setTimeout(resolve, ASK_EVERY_MS));
-    const bench = await api.GET("/api/bench").catch(() => undefined);
+    // A connection that was taken up while the address closes may never be answered.
+    const bench = await api
+      .GET("/api/bench", { signal: AbortSignal.timeout(ANSWER_MS) })
+      .catch(() => undefined);
     if (bench?.data?.practice === practice) return true;
   }
   return false;

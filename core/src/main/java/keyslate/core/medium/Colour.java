@@ -32,6 +32,7 @@ import keyslate.core.quantity.ExposureTime;
 import keyslate.core.quantity.FilterPack;
 import keyslate.core.quantity.FilterShift;
 import keyslate.core.quantity.Stops;
+import keyslate.core.reading.ScanColour;
 import keyslate.core.script.BaseExposure;
 
 /** Chromogenic paper for colour negatives, through the dials of a colour head. */
@@ -158,6 +159,11 @@ public final class Colour implements Medium {
     @Override
     public boolean underSafelight() {
         return false;
+    }
+
+    @Override
+    public Layers whiteInScan() {
+        return ScanColour.WHITE;
     }
 
     /** COL-22 for a grey card on a normal negative under the usual lamp, to whole points. */

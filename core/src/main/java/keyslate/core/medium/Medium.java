@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import keyslate.core.colour.Hue;
+import keyslate.core.colour.Layers;
 import keyslate.core.darkroom.ColourRaster;
 import keyslate.core.darkroom.Look;
 import keyslate.core.darkroom.Negative;
@@ -23,6 +24,9 @@ public interface Medium {
 
     /** Whether its paper may lie under a safelight. */
     boolean underSafelight();
+
+    /** What its bare paper gives in the scan of a scanner that is set to it: linear red, green and blue. */
+    Layers whiteInScan();
 
     /** The light to begin with when nothing is known. */
     Light plainLight();

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.Stream;
 import keyslate.core.colour.Hue;
+import keyslate.core.colour.Layers;
 import keyslate.core.contrast.GradeFilter;
 import keyslate.core.contrast.GradeScale;
 import keyslate.core.contrast.MixedBurn;
@@ -68,6 +69,12 @@ public final class Monochrome implements Medium {
     @Override
     public boolean underSafelight() {
         return true;
+    }
+
+    @Override
+    public Layers whiteInScan() {
+        double white = Math.pow(10, -VariableContrastPaper.PAPER_WHITE);
+        return new Layers(white, white, white);
     }
 
     @Override

@@ -85,6 +85,11 @@ public final class PictureOfTest {
         public Known(Optional<Place> white, Optional<Layers> bare) {
             this(white, Optional.empty(), USUAL_BLACK_NET, Optional.empty(), bare);
         }
+
+        /** The same places, where bare paper gives that. */
+        public Known where(Optional<Layers> itGives) {
+            return new Known(white, black, blackNet, greyCard, itGives);
+        }
     }
 
     /**

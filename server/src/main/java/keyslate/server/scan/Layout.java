@@ -83,6 +83,14 @@ record Layout(List<OnPaper> patches, int papers, double aspect, Planned planned)
         return new Part(in.left() - on.left() * width, in.top() - on.top() * height, width, height);
     }
 
+    /** What is to be said where not all papers are seen; which piece is which is not known then. */
+    Optional<String> missing(int seen) {
+        return seen == papers
+                ? Optional.empty()
+                : Optional.of("Not all " + papers
+                        + " pieces are seen: lay them apart on something dark and take the picture again.");
+    }
+
     /** A radius in fractions of a piece's width, in those of the paper's. */
     double radius(double ofPiece) {
         return ofPiece * (papers > 1 ? 1 : pieceOf(patches.get(0)).width()) / 2;

@@ -22,7 +22,6 @@ import keyslate.server.picture.PictureFiles;
 import keyslate.server.sheet.Patches.OnPaper;
 import keyslate.server.sheet.SheetAssembler.OnCord;
 import keyslate.server.web.NotFoundException;
-import keyslate.store.slate.Scan;
 import org.springframework.stereotype.Component;
 
 /** Measures a spot that is to be neutral in the picture of a sheet; of pieces the same spot on each of them. */
@@ -67,26 +66,19 @@ public class NeutralReader {
             throw Check.infeasible(
                     "picture", scans == 0 ? "this sheet has no picture yet" : "this sheet has no such picture");
         }
-        Scan scanned = sheet.exposed().scans().get(scan - 1);
-        ScanPictures.Decoded decoded = pictures.of(scanned.pictureId());
+        ScanPictures.Decoded decoded =
+                pictures.of(sheet.exposed().scans().get(scan - 1).pictureId());
         boolean pieces = sheet.patches().map(p -> p.differInLight()).orElse(false);
         Optional<Layout> layout = sheet.patches().map(p -> Layout.of(sheet));
         Optional<Corners> handedIn = pictures.corners(sheet, scan);
         List<Corners> papers = PictureReader.found(decoded, layout, handedIn);
-        int wanted = layout.map(Layout::papers).orElse(1);
-        if (papers.size() != wanted) {
-            throw Check.infeasible(
-                    "picture",
-                    "of " + wanted + " pieces " + decoded.papers().size()
-                            + " are seen: lay them apart on something dark and take the picture again");
+        Optional<String> missing = layout.flatMap(l -> l.missing(papers.size()));
+        if (missing.isPresent()) {
+            throw Check.infeasible("picture", missing.get());
         }
         Planned planned = layout.map(Layout::planned).orElse(Planned.PLAIN);
-        Known known = new Known(white, bare(scanned));
-        PictureOfTest picture = PictureOfTest.of(decoded.light(), papers, planned, known);
-        if (wanted == 1 && handedIn.isEmpty() && picture.whiteBy() != PictureOfTest.White.RIM) {
-            // What was taken for a paper is something light in a picture that shows nothing but the print.
-            picture = PictureOfTest.of(decoded.light(), List.of(Corners.whole()), planned, known);
-        }
+        Known known = new Known(white, PictureReader.bare(sheet, scan));
+        PictureOfTest picture = PictureReader.measured(decoded.light(), papers, handedIn.isPresent(), planned, known);
         Set<Fault> faults = picture.faults();
         for (Fault fault : BLIND) {
             if (faults.contains(fault)) {
@@ -159,10 +151,5 @@ public class NeutralReader {
             throw Check.infeasible("spot", "is brighter than the paper's white; tap bare paper anew, or another spot");
         }
         return ScanColour.of(share, WHITE);
-    }
-
-    /** The simulated scanner sees no rim and is set to the white of its paper; of a picture that was handed in nobody knows. */
-    private static Optional<Layers> bare(Scan scan) {
-        return Scan.SIMULATED.equals(scan.source()) ? Optional.of(ScanColour.WHITE) : Optional.empty();
     }
 }

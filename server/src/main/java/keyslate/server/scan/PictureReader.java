@@ -8,11 +8,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import keyslate.core.colour.Layers;
 import keyslate.core.darkroom.ColourRaster;
 import keyslate.core.picture.ClippedCorners;
 import keyslate.core.picture.PictureOfTest;
 import keyslate.core.picture.PictureOfTest.Fault;
 import keyslate.core.picture.PictureOfTest.Known;
+import keyslate.core.picture.PictureOfTest.Planned;
+import keyslate.core.picture.PictureOfTest.White;
 import keyslate.core.quantity.Stops;
 import keyslate.core.reading.Corners;
 import keyslate.core.reading.Corners.Place;
@@ -25,6 +28,7 @@ import keyslate.server.sheet.SheetAssembler.OnCord;
 import keyslate.server.web.ConflictException;
 import keyslate.server.web.FieldErrors;
 import keyslate.store.json.Pictured;
+import keyslate.store.slate.Scan;
 import org.springframework.stereotype.Component;
 
 /** Measures the picture of a test and says with which time a tone gets the density that is wanted. */
@@ -64,13 +68,14 @@ public class PictureReader {
         FieldErrors errors = new FieldErrors();
         int scan = AskedFields.scan(errors, asked, sheet.exposed().scans().size());
         List<Pictured.Tone> tones = AskedFields.tones(errors, asked);
-        Known known = AskedFields.known(errors, asked);
+        Known tapped = AskedFields.known(errors, asked);
         Optional<List<Corners>> given = AskedFields.corners(errors, asked.papers());
         errors.throwIfAny();
         ScanPictures.Decoded light =
                 pictures.of(sheet.exposed().scans().get(scan - 1).pictureId());
         Layout layout = Layout.of(sheet);
-        PictureOfTest picture = measured(light, layout, given, pictures.corners(sheet, scan), known);
+        PictureOfTest picture =
+                measured(light, layout, given, pictures.corners(sheet, scan), tapped.where(bare(sheet, scan)));
         ToneReader reader = new ToneReader(sheet, layout, picture);
         List<ToneReadView> read =
                 tones.stream().map(tone -> reader.read(errors, tone)).toList();
@@ -90,13 +95,35 @@ public class PictureReader {
             return PictureOfTest.of(light, given.get(), layout.planned(), known);
         }
         List<Corners> found = found(decoded, Optional.of(layout), handedIn);
-        PictureOfTest picture = PictureOfTest.of(light, found, layout.planned(), known);
+        PictureOfTest picture = measured(light, found, handedIn.isPresent(), layout.planned(), known);
         if (!picture.faults().contains(Fault.WRONG_WAY)) {
             return picture;
         }
-        List<Corners> other = found.stream().map(c -> c.turned().turned()).toList();
+        List<Corners> other =
+                picture.papers().stream().map(c -> c.turned().turned()).toList();
         PictureOfTest turned = PictureOfTest.of(light, other, layout.planned(), known);
         return turned.faults().contains(Fault.WRONG_WAY) ? picture : turned;
+    }
+
+    /**
+     * Measures papers that were found.
+     *
+     * @param sure whether they are known to be the papers; else what was taken for one and has no rim is something light in a picture that shows nothing
+     *     but the print
+     */
+    static PictureOfTest measured(
+            ColourRaster light, List<Corners> papers, boolean sure, Planned planned, Known known) {
+        PictureOfTest picture = PictureOfTest.of(light, papers, planned, known);
+        return sure || papers.size() > 1 || picture.whiteBy() == White.RIM
+                ? picture
+                : PictureOfTest.of(light, List.of(Corners.whole()), planned, known);
+    }
+
+    /** What bare paper gives: the simulated scanner sees no rim and is set to its paper; of a picture that was handed in nobody knows. */
+    static Optional<Layers> bare(OnCord sheet, int scan) {
+        Scan scanned = sheet.exposed().scans().get(scan - 1);
+        return Optional.of(sheet.rig().medium().core().whiteInScan())
+                .filter(w -> Scan.SIMULATED.equals(scanned.source()));
     }
 
     /** What is said of a fault. */
@@ -124,9 +151,11 @@ public class PictureReader {
     }
 
     private static PictureView view(int scan, Layout layout, PictureOfTest picture, List<ToneReadView> tones) {
-        List<String> problems = picture.faults().stream()
-                .sorted(Comparator.naturalOrder())
-                .map(WORDS::get)
+        List<String> problems = Stream.concat(
+                        layout.missing(picture.papers().size()).stream(),
+                        picture.faults().stream()
+                                .sorted(Comparator.naturalOrder())
+                                .map(WORDS::get))
                 .toList();
         List<FactView> facts = new ArrayList<>();
         int lines = layout.planned().lines().size();

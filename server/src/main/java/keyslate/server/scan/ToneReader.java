@@ -58,8 +58,9 @@ final class ToneReader {
                 : named.filter(t -> isMiddle(asked.field()))
                         .map(NamedTone::wantedNet)
                         .orElse(usual(asked));
-        List<DensityView> densities =
-                asked.spots() == null ? named.map(t -> densities(t)).orElse(List.of()) : tapped(errors, asked.spots());
+        List<DensityView> densities = layout.missing(picture.papers().size()).isPresent()
+                ? List.of()
+                : asked.spots() == null ? named.map(this::densities).orElse(List.of()) : tapped(errors, asked.spots());
         String name = named.map(NamedTone::name).orElse(null);
         if (densities.stream().noneMatch(d -> d.seconds() > 0)) {
             return new ToneReadView(

@@ -186,6 +186,35 @@ class PictureReadingHttpTest extends OnATestSlate {
         assertThat(http().post(path, tone("nowhere")).text()).contains("/marks/pictured/tones");
     }
 
+    /** The practice scanner sees no rim and is set to its paper's white: nothing needs to be tapped. */
+    @Test
+    void thePictureOfTheScannerThatIsSetToThePaperIsReadAsItIs() {
+        String slate = slate(Map.of("kind", "SAME_SPOT", "centreSeconds", 12, "stepStops", 1 / 3.0, "patches", 7));
+        JsonNode scanned = expose(slate, "SAME_SPOT");
+        JsonNode byScan = measured(scanned, tone("rightAt"));
+        assertThat(byScan.get("problems").toString()).isEqualTo("[]");
+        assertThat(byScan.get("facts").toString()).contains("what the scanner is set to");
+        double seconds = byScan.get("tones").get(0).get("seconds").asDouble();
+        JsonNode byPhone = measured(photographed(scanned), tone("rightAt"));
+        double other = byPhone.get("tones").get(0).get("seconds").asDouble();
+        assertThat(Math.log(seconds / other) / Math.log(2)).isCloseTo(0, within(1 / 12.0));
+    }
+
+    /** Where fewer papers are seen than were cut, no piece is taken for another. */
+    @Test
+    void aPictureInWhichPiecesAreMissingSaysSo() {
+        String slate = slate(
+                Map.of("kind", "PIECES", "centreSeconds", 12, "stepStops", 1 / 3.0, "patches", 6, "marks", "CORNERS"));
+        JsonNode sheet = photographed(expose(slate, "PIECES"));
+        JsonNode all = measured(sheet, Map.of());
+        List<Double> one = StreamSupport.stream(all.get("papers").get(0).spliterator(), false)
+                .map(JsonNode::asDouble)
+                .toList();
+        JsonNode some = measured(sheet, Map.of("papers", List.of(one), "tones", List.of(Map.of("field", "rightAt"))));
+        assertThat(some.get("problems").toString()).contains("Not all 6 pieces are seen");
+        assertThat(some.get("tones").get(0).has("seconds")).isFalse();
+    }
+
     /** Clipped corners tell pieces apart, wherever they lie. */
     @Test
     void piecesAreFoundByTheirCorners() {
