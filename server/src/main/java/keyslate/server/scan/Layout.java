@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import keyslate.core.darkroom.ColourRaster;
 import keyslate.core.picture.PictureOfTest.OnSheet;
 import keyslate.core.picture.PictureOfTest.Planned;
@@ -72,6 +73,27 @@ record Layout(List<OnPaper> patches, int papers, double aspect, Planned planned)
         }
         Part piece = pieceOf(patch);
         return new OnSheet(0, piece.left() + piece.width() * u, piece.top() + piece.height() * v);
+    }
+
+    /** Where the papers lie in a picture that shows them as they were to be laid, and nothing else. */
+    List<Corners> inOnePicture() {
+        return papers == 1
+                ? List.of(Corners.whole())
+                : patches.stream().map(p -> placed(p, Corners.whole())).toList();
+    }
+
+    /** Where the piece of a patch is to lie on what lies there. */
+    Corners placed(OnPaper patch, Corners all) {
+        Part part = pieceOf(patch);
+        double right = part.left() + part.width();
+        double bottom = part.top() + part.height();
+        return Corners.of(Stream.of(
+                        all.at(part.left(), part.top()),
+                        all.at(right, part.top()),
+                        all.at(right, bottom),
+                        all.at(part.left(), bottom))
+                .flatMap(c -> Stream.of(c.x(), c.y()))
+                .toList());
     }
 
     /** Where the piece of a patch lies in the picture of all. */

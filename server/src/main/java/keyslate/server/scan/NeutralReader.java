@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 import keyslate.core.colour.DyeImage.Appearance;
 import keyslate.core.colour.Layers;
 import keyslate.core.light.Light;
@@ -17,7 +16,6 @@ import keyslate.core.quantity.Check;
 import keyslate.core.reading.Corners;
 import keyslate.core.reading.Corners.Place;
 import keyslate.core.reading.ScanColour;
-import keyslate.core.script.Part;
 import keyslate.server.picture.PictureFiles;
 import keyslate.server.sheet.Patches.OnPaper;
 import keyslate.server.sheet.SheetAssembler.OnCord;
@@ -66,19 +64,15 @@ public class NeutralReader {
             throw Check.infeasible(
                     "picture", scans == 0 ? "this sheet has no picture yet" : "this sheet has no such picture");
         }
-        ScanPictures.Decoded decoded =
-                pictures.of(sheet.exposed().scans().get(scan - 1).pictureId());
         boolean pieces = sheet.patches().map(p -> p.differInLight()).orElse(false);
         Optional<Layout> layout = sheet.patches().map(p -> Layout.of(sheet));
-        Optional<Corners> handedIn = pictures.corners(sheet, scan);
-        List<Corners> papers = PictureReader.found(decoded, layout, handedIn);
-        Optional<String> missing = layout.flatMap(l -> l.missing(papers.size()));
+        PapersSeen seen = PapersSeen.in(pictures, sheet, scan, layout);
+        Optional<String> missing = layout.flatMap(l -> l.missing(seen.papers().size()));
         if (missing.isPresent()) {
             throw Check.infeasible("picture", missing.get());
         }
         Planned planned = layout.map(Layout::planned).orElse(Planned.PLAIN);
-        Known known = new Known(white, PictureReader.bare(sheet, scan));
-        PictureOfTest picture = PictureReader.measured(decoded.light(), papers, handedIn.isPresent(), planned, known);
+        PictureOfTest picture = seen.measured(planned, new Known(white, Optional.empty()));
         Set<Fault> faults = picture.faults();
         for (Fault fault : BLIND) {
             if (faults.contains(fault)) {
@@ -104,26 +98,13 @@ public class NeutralReader {
                 || number > layout.patches().size()) {
             throw NotFoundException.of("piece").get();
         }
-        ScanPictures.Decoded decoded =
-                pictures.of(sheet.exposed().scans().get(scan - 1).pictureId());
-        List<Corners> papers = PictureReader.found(decoded, Optional.of(layout), pictures.corners(sheet, scan));
+        PapersSeen seen = PapersSeen.in(pictures, sheet, scan, Optional.of(layout));
+        List<Corners> papers = seen.papers();
         OnPaper piece = layout.patches().get(number - 1);
         Corners corners = papers.size() == layout.papers() && layout.papers() > 1
                 ? papers.get(piece.patch().piece() - 1)
-                : inside(papers.get(0), piece.inPicture());
-        return PictureFiles.jpeg(PictureFiles.look(PieceCut.of(decoded.light(), corners)));
-    }
-
-    private static Corners inside(Corners paper, Part part) {
-        double right = part.left() + part.width();
-        double bottom = part.top() + part.height();
-        return Corners.of(Stream.of(
-                        paper.at(part.left(), part.top()),
-                        paper.at(right, part.top()),
-                        paper.at(right, bottom),
-                        paper.at(part.left(), bottom))
-                .flatMap(c -> Stream.of(c.x(), c.y()))
-                .toList());
+                : layout.placed(piece, papers.get(0));
+        return PictureFiles.jpeg(PictureFiles.look(PieceCut.of(seen.light(), corners)));
     }
 
     private static List<Measured> ofEach(Layout layout, PictureOfTest picture, OnSheet on, boolean doubtful) {

@@ -8,14 +8,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import keyslate.core.colour.Layers;
-import keyslate.core.darkroom.ColourRaster;
-import keyslate.core.picture.ClippedCorners;
 import keyslate.core.picture.PictureOfTest;
 import keyslate.core.picture.PictureOfTest.Fault;
 import keyslate.core.picture.PictureOfTest.Known;
-import keyslate.core.picture.PictureOfTest.Planned;
-import keyslate.core.picture.PictureOfTest.White;
 import keyslate.core.quantity.Stops;
 import keyslate.core.reading.Corners;
 import keyslate.core.reading.Corners.Place;
@@ -28,7 +23,6 @@ import keyslate.server.sheet.SheetAssembler.OnCord;
 import keyslate.server.web.ConflictException;
 import keyslate.server.web.FieldErrors;
 import keyslate.store.json.Pictured;
-import keyslate.store.slate.Scan;
 import org.springframework.stereotype.Component;
 
 /** Measures the picture of a test and says with which time a tone gets the density that is wanted. */
@@ -71,11 +65,9 @@ public class PictureReader {
         Known tapped = AskedFields.known(errors, asked);
         Optional<List<Corners>> given = AskedFields.corners(errors, asked.papers());
         errors.throwIfAny();
-        ScanPictures.Decoded light =
-                pictures.of(sheet.exposed().scans().get(scan - 1).pictureId());
         Layout layout = Layout.of(sheet);
-        PictureOfTest picture =
-                measured(light, layout, given, pictures.corners(sheet, scan), tapped.where(bare(sheet, scan)));
+        PapersSeen seen = PapersSeen.in(pictures, sheet, scan, Optional.of(layout));
+        PictureOfTest picture = measured(seen, layout, given, tapped);
         ToneReader reader = new ToneReader(sheet, layout, picture);
         List<ToneReadView> read =
                 tones.stream().map(tone -> reader.read(errors, tone)).toList();
@@ -84,70 +76,23 @@ public class PictureReader {
     }
 
     /** As the corners were given, else as the papers are found, turned so that the patches get darker the right way. */
-    private static PictureOfTest measured(
-            ScanPictures.Decoded decoded,
-            Layout layout,
-            Optional<List<Corners>> given,
-            Optional<Corners> handedIn,
-            Known known) {
-        ColourRaster light = decoded.light();
+    private static PictureOfTest measured(PapersSeen seen, Layout layout, Optional<List<Corners>> given, Known tapped) {
         if (given.isPresent()) {
-            return PictureOfTest.of(light, given.get(), layout.planned(), known);
+            return seen.lying(given.get()).measured(layout.planned(), tapped);
         }
-        List<Corners> found = found(decoded, Optional.of(layout), handedIn);
-        PictureOfTest picture = measured(light, found, handedIn.isPresent(), layout.planned(), known);
+        PictureOfTest picture = seen.measured(layout.planned(), tapped);
         if (!picture.faults().contains(Fault.WRONG_WAY)) {
             return picture;
         }
         List<Corners> other =
                 picture.papers().stream().map(c -> c.turned().turned()).toList();
-        PictureOfTest turned = PictureOfTest.of(light, other, layout.planned(), known);
+        PictureOfTest turned = seen.lying(other).measured(layout.planned(), tapped);
         return turned.faults().contains(Fault.WRONG_WAY) ? picture : turned;
-    }
-
-    /**
-     * Measures papers that were found.
-     *
-     * @param sure whether they are known to be the papers; else what was taken for one and has no rim is something light in a picture that shows nothing
-     *     but the print
-     */
-    static PictureOfTest measured(
-            ColourRaster light, List<Corners> papers, boolean sure, Planned planned, Known known) {
-        PictureOfTest picture = PictureOfTest.of(light, papers, planned, known);
-        return sure || papers.size() > 1 || picture.whiteBy() == White.RIM
-                ? picture
-                : PictureOfTest.of(light, List.of(Corners.whole()), planned, known);
-    }
-
-    /** What bare paper gives: the simulated scanner sees no rim and is set to its paper; of a picture that was handed in nobody knows. */
-    static Optional<Layers> bare(OnCord sheet, int scan) {
-        Scan scanned = sheet.exposed().scans().get(scan - 1);
-        return Optional.of(sheet.rig().medium().core().whiteInScan())
-                .filter(w -> Scan.SIMULATED.equals(scanned.source()));
     }
 
     /** What is said of a fault. */
     static String words(Fault fault) {
         return WORDS.get(fault);
-    }
-
-    /** Where the papers lie: as they were handed in, or as they are found; a print has no layout of patches. */
-    static List<Corners> found(ScanPictures.Decoded decoded, Optional<Layout> laid, Optional<Corners> handedIn) {
-        ColourRaster light = decoded.light();
-        List<Corners> papers = decoded.papers();
-        int wanted = laid.map(Layout::papers).orElse(1);
-        if (wanted > 1 && papers.size() == wanted) {
-            return ClippedCorners.ordered(light, papers).orElseGet(() -> ClippedCorners.asTheyLie(papers));
-        }
-        if (handedIn.isPresent()) {
-            return List.of(handedIn.get());
-        }
-        if (papers.isEmpty() || wanted > 1) {
-            return List.of(Corners.whole());
-        }
-        Corners largest = papers.get(0);
-        boolean turned = laid.filter(l -> !l.liesAlike(largest, light)).isPresent();
-        return List.of(turned ? largest.turned() : largest);
     }
 
     private static PictureView view(int scan, Layout layout, PictureOfTest picture, List<ToneReadView> tones) {
