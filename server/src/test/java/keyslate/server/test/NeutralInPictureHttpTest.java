@@ -138,7 +138,7 @@ class NeutralInPictureHttpTest extends OnATestSlate {
         assertThat(asked(print, wet).pointers()).containsExactly("/cast/looks/0/spot/card");
     }
 
-    /** Every piece of a ring says where neutral lies, and they agree. */
+    /** Every piece of a ring says where neutral lies, and they agree, in the scan as in a phone's picture. */
     @Test
     void allPiecesAreMeasuredAtTheSameSpot() {
         ok(http().edit(slate, "test/kind", "PIECES"));
@@ -150,6 +150,7 @@ class NeutralInPictureHttpTest extends OnATestSlate {
                                 http().bytes("/api/sheets/" + id + "/practice-photo")))
                 .get("papers")
                 .get(0);
+        JsonNode byScanner = ok(asked(id, spot(1, 0.15, 0.15))).get("colour");
         JsonNode soFar = taken(id, spot(middle(paper, 0), middle(paper, 1)));
         JsonNode looks = soFar.get("looks");
         assertThat(looks.size()).isEqualTo(7);
@@ -163,6 +164,11 @@ class NeutralInPictureHttpTest extends OnATestSlate {
             assertThat(pack[1] + look.get("yellowPoints").asDouble())
                     .isCloseTo(neutral.get(2).asDouble(), within(4.0));
         });
+        for (int i : List.of(1, 2)) {
+            assertThat(byScanner.get("neutral").get("points").get(i).asDouble())
+                    .isCloseTo(neutral.get(i).asDouble(), within(4.0));
+        }
+        assertThat(byScanner.get("looks").size()).isEqualTo(7);
         String cut = "/api/sheets/" + id + "/scans/2/pieces/";
         assertThat(http().bytes(cut + "7")).hasSizeGreaterThan(1000).isNotEqualTo(http().bytes(cut + "1"));
         assertThat(http().get(cut + "8").status()).isEqualTo(404);
