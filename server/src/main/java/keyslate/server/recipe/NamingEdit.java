@@ -10,6 +10,7 @@ import keyslate.core.tone.NamedTone;
 import keyslate.core.tone.ToneWish;
 import keyslate.server.PrintTurns;
 import keyslate.server.recipe.RecipeChange.NamingChange;
+import keyslate.server.rig.Rig;
 import keyslate.server.web.FieldErrors;
 import keyslate.server.web.Texts;
 import keyslate.store.json.StoredTaste;
@@ -25,7 +26,8 @@ final class NamingEdit {
 
     private NamingEdit() {}
 
-    static Naming of(Edit edit, Naming now, @Nullable NamingChange change) {
+    static Naming of(Edit edit, Rig before, @Nullable NamingChange change) {
+        Naming now = before.recipe().naming();
         if (change == null) {
             return now;
         }
@@ -39,14 +41,17 @@ final class NamingEdit {
                 white,
                 black,
                 change.tones() == null ? now.tones() : tones(edit, now.tones(), change.tones()),
-                change.taste() == null ? now.taste() : taste(edit, now.taste(), change.taste()));
+                change.taste() == null ? now.taste() : taste(edit, before, change.taste()));
     }
 
-    private static Taste taste(Edit edit, Taste now, StoredTaste asked) {
+    private static Taste taste(Edit edit, Rig before, StoredTaste asked) {
         Taste taste = new Taste(
                 edit.errors().check("/naming/taste/magenta", 0.0, () -> new Taste(asked.magenta(), 0).magenta()),
                 edit.errors().check("/naming/taste/yellow", 0.0, () -> new Taste(0, asked.yellow()).yellow()));
-        edit.sayIf(!taste.equals(now), "meant " + PrintTurns.meant(taste));
+        if (!taste.isNeutral() && before.light().points().isEmpty()) {
+            edit.errors().add("/naming/taste", "E_SHAPE", "A print in monochrome has no cast to be meant.");
+        }
+        edit.sayIf(!taste.equals(before.recipe().naming().taste()), "meant " + PrintTurns.meant(taste));
         return taste;
     }
 

@@ -45,7 +45,7 @@ public class RecipeEditor {
     public Optional<Recipe> edit(Recipe now, Subject subject, RecipeChange change) {
         Edit edit = new Edit();
         Rig before = rigs.of(now, subject);
-        Naming naming = NamingEdit.of(edit, now.naming(), change.naming());
+        Naming naming = NamingEdit.of(edit, before, change.naming());
         Setup setup = setups.of(edit, before, change.setup());
         refuseIfWrong(edit, before, change);
         Rig moved = rigs.of(follow(now, edit, naming, setup, now.base(), now.test(), now.local()), subject);

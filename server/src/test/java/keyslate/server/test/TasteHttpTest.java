@@ -103,6 +103,9 @@ class TasteHttpTest extends OnATestSlate {
         assertThat(meant(slate, 61, 0).pointers()).contains("/naming/taste/magenta");
         assertThat(meant(slate, 0, -99).pointers()).contains("/naming/taste/yellow");
         assertThat(meant(slate, "much", 0).status()).isEqualTo(422);
+        String mono = slate(frame("MONOCHROME"), grey, 0, Map.of("apertureMark", 8));
+        assertThat(meant(mono, -4, 0).pointers()).containsExactly("/naming/taste");
+        assertThat(meant(mono, 0, 0).status()).isEqualTo(200);
     }
 
     @Test
