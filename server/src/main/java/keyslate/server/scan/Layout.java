@@ -82,9 +82,9 @@ record Layout(List<OnPaper> patches, int papers, double aspect, Planned planned)
                 : patches.stream().map(p -> placed(p, Corners.whole())).toList();
     }
 
-    /** Where the piece of a patch is to lie on what lies there. */
+    /** Where a patch is to lie in a picture, or on a paper in one, that shows all of them and nothing else. */
     Corners placed(OnPaper patch, Corners all) {
-        Part part = pieceOf(patch);
+        Part part = patch.inPicture();
         double right = part.left() + part.width();
         double bottom = part.top() + part.height();
         return Corners.of(Stream.of(
