@@ -342,7 +342,10 @@ const REST = "Look two seconds, then at a grey card.";
 function leadOf(sheet: SheetView, way: Way, piece: number): string {
   if (way === "METER")
     return "The meter sees the negative, not the print: what it is off depends on the scene.";
-  if (way === "PICTURE") return "A picture of the whole sheet with its white rim, dry, in one light.";
+  if (way === "PICTURE")
+    return isOfOneLight(sheet)
+      ? "A picture of the whole sheet with its white rim, dry, in one light."
+      : "One picture of all pieces, apart on something dark, with their white rims, dry, in one light.";
   if (way === "PIECES") return `Side by side, dry, in the light they will hang in. ${REST}`;
   if (!isOfOneLight(sheet)) return `Judge piece ${String(piece)}; touch another one to judge that. ${REST}`;
   return sheet.patches.length > 0 ? `Judge the patch with the right density. ${REST}` : REST;
