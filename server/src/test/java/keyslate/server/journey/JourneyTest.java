@@ -19,7 +19,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 /** One browser and one packaged application with demo data for all journeys; a fresh window for each. */
 abstract class JourneyTest {
     /** The page answers in well under a second; a machine whose neighbours take its processors is given time. */
-    private static final int PATIENCE_MS = 30_000;
+    private static final int PATIENCE_MS = 60_000;
 
     private static final int WIDTH = 1280;
     private static final int HEIGHT = 800;
