@@ -107,7 +107,7 @@ record Layout(List<OnPaper> patches, int papers, double aspect, Planned planned)
 
     /** What is to be said where not all papers are seen; which piece is which is not known then. */
     Optional<String> missing(int seen) {
-        return seen == papers
+        return seen >= papers
                 ? Optional.empty()
                 : Optional.of("Not all " + papers
                         + " pieces are seen: lay them apart on something dark and take the picture again.");

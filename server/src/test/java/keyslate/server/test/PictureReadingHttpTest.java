@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
@@ -221,6 +222,10 @@ class PictureReadingHttpTest extends OnATestSlate {
         JsonNode some = measured(sheet, Map.of("papers", List.of(one), "tones", List.of(Map.of("field", "rightAt"))));
         assertThat(some.get("problems").toString()).contains("Not all 6 pieces are seen");
         assertThat(some.get("tones").get(0).has("seconds")).isFalse();
+        assertThat(measured(sheet, Map.of("papers", Collections.nCopies(20, one)))
+                        .get("problems")
+                        .toString())
+                .doesNotContain("pieces are seen");
     }
 
     /** Clipped corners tell pieces apart, wherever they lie. */
