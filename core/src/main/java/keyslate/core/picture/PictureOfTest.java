@@ -1,6 +1,5 @@
 package keyslate.core.picture;
 
-import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -28,7 +27,6 @@ public final class PictureOfTest {
     private static final double SPOT = 0.012;
 
     private static final int SPOT_SIDE = 11;
-    private static final int GRID = 120;
     private static final double LEAST_KEPT = 0.6;
     private static final double LEAST_GRADATION = 0.7;
     private static final double MOST_GRADATION = 1.4;
@@ -163,19 +161,31 @@ public final class PictureOfTest {
                 .toList();
         List<Part> printed =
                 rims.stream().map(r -> r.map(Rim::printed).orElse(Part.WHOLE)).toList();
-        WhiteOfPaper surface = bare.isEmpty()
-                ? brightest(picture, papers)
-                : WhiteOfPaper.through(picture, bare, WhiteOfPaper.Shape.CURVED);
-        White by = bare.isEmpty() ? White.BRIGHTEST : White.RIM;
-        if (bare.isEmpty() && known.white().isPresent()) {
-            surface = levelled(picture, surface, known.white().get(), 0);
+        WhiteOfPaper surface;
+        White by;
+        if (!bare.isEmpty()) {
+            surface = WhiteOfPaper.through(picture, bare, WhiteOfPaper.Shape.CURVED);
+            by = White.RIM;
+        } else if (known.white().isPresent()) {
+            surface = levelled(
+                    picture,
+                    WhiteOfPaper.brightest(picture, papers),
+                    known.white().get(),
+                    0);
             by = White.SAID;
-        } else if (bare.isEmpty() && known.greyCard().isPresent()) {
-            surface = levelled(picture, surface, known.greyCard().get(), GREY_CARD_NET);
+        } else if (known.greyCard().isPresent()) {
+            surface = levelled(
+                    picture,
+                    WhiteOfPaper.brightest(picture, papers),
+                    known.greyCard().get(),
+                    GREY_CARD_NET);
             by = White.GREY_CARD;
-        } else if (bare.isEmpty() && known.bare().isPresent()) {
+        } else if (known.bare().isPresent()) {
             surface = WhiteOfPaper.evenly(known.bare().get());
             by = White.SCANNER;
+        } else {
+            surface = WhiteOfPaper.brightest(picture, papers);
+            by = White.BRIGHTEST;
         }
         if (by == White.BRIGHTEST) {
             faults.add(Fault.NO_WHITE);
@@ -193,21 +203,6 @@ public final class PictureOfTest {
             faults.remove(Fault.GLARE);
         }
         return new PictureOfTest(picture, papers, printed, surface, by, gradation, found, faults, uneven);
-    }
-
-    /** The brightest twentieth of the sheets, each channel alike; no more than a guess. */
-    private static WhiteOfPaper brightest(LitPicture picture, List<Corners> papers) {
-        List<Place> places = new ArrayList<>();
-        for (Corners paper : papers) {
-            for (int i = 0; i < GRID * GRID; i++) {
-                places.add(paper.at((i % GRID + 0.5) / GRID, (i / GRID + 0.5) / GRID));
-            }
-        }
-        List<Place> brightest = places.stream()
-                .sorted((a, b) -> Double.compare(picture.log(b), picture.log(a)))
-                .limit(Math.max(10, places.size() / 50))
-                .toList();
-        return WhiteOfPaper.through(picture, brightest, WhiteOfPaper.Shape.CONSTANT);
     }
 
     /** The surface moved so that a place has a net density. */

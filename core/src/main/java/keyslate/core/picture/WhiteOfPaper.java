@@ -1,9 +1,12 @@
 package keyslate.core.picture;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import keyslate.core.colour.Layers;
 import keyslate.core.numeric.LeastSquares;
+import keyslate.core.reading.Corners;
 import keyslate.core.reading.Corners.Place;
 
 /**
@@ -24,6 +27,11 @@ record WhiteOfPaper(double[][] factors, double rms, double kept) {
     private static final double FARTHEST = 2.5;
     private static final double MAD_TO_SIGMA = 1.4826;
     private static final double LEAST_SPREAD = 0.004;
+    /** Places looked at along a side of a sheet, and the share of them that is taken for white where nothing tells it. */
+    private static final int GRID = 120;
+
+    private static final double BRIGHTEST = 0.02;
+    private static final int FEWEST = 10;
     /** Keeps a surface sane where its samples lie on a line. */
     private static final double STIFF = 3;
 
@@ -48,6 +56,26 @@ record WhiteOfPaper(double[][] factors, double rms, double kept) {
         }
         return new WhiteOfPaper(factors, 0, 1);
     }
+
+    /** The brightest places of the sheets, each channel alike; no more than a guess. */
+    static WhiteOfPaper brightest(LitPicture picture, List<Corners> papers) {
+        List<Lit> places = new ArrayList<>();
+        for (Corners paper : papers) {
+            for (int i = 0; i < GRID * GRID; i++) {
+                Place place = paper.at((i % GRID + 0.5) / GRID, (i / GRID + 0.5) / GRID);
+                places.add(new Lit(place, picture.log(place)));
+            }
+        }
+        List<Place> brightest = places.stream()
+                .sorted(Comparator.comparingDouble(Lit::log).reversed())
+                .limit(Math.max(FEWEST, Math.round(places.size() * BRIGHTEST)))
+                .map(Lit::place)
+                .toList();
+        return through(picture, brightest, Shape.CONSTANT);
+    }
+
+    /** A place with its light, log10. */
+    private record Lit(Place place, double log) {}
 
     /** Through samples, one at least. */
     static WhiteOfPaper through(LitPicture picture, List<Place> samples, Shape shape) {
