@@ -47,6 +47,10 @@ export function CastVerdict(props: {
 }) {
   const navigate = useNavigate();
   const { slate, verdict } = props;
+  if (props.said && !verdict && props.problem === undefined && props.way === "PICTURE") {
+    // The first spot waits for the picture to be decoded.
+    return <Verdict headline="Measuring that spot …" why={UNSEEN.PICTURE.why} />;
+  }
   if (!props.said || !verdict) {
     return props.judged && props.problem === undefined ? (
       <Verdict headline={slate.next.headline} why={`${slate.next.why} Or judge the colour again above.`}>

@@ -201,7 +201,7 @@ class PictureReadingHttpTest extends OnATestSlate {
         assertThat(Math.log(seconds / other) / Math.log(2)).isCloseTo(0, within(1 / 12.0));
     }
 
-    /** The practice scanner has the pieces where they were to be laid; in a phone's picture that is cut too close one is missed, and none is taken for another. */
+    /** The practice scanner has the pieces where they were to be laid; where fewer papers are shown than were cut, none is taken for another. */
     @Test
     void piecesAreReadWhereTheyWereLaidAndMissingOnesAreSaid() {
         String slate = slate(
